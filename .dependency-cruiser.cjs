@@ -1,0 +1,46 @@
+/** Arrows point down only: e2e > web, server, demo > contract > core. */
+const below = {
+  core: ['^(contract|server|web|demo|e2e)/'],
+  contract: ['^(server|web|demo|e2e)/'],
+  server: ['^(web|demo|e2e)/'],
+  web: ['^(server|demo|e2e)/'],
+  demo: ['^(server|web|e2e)/'],
+}
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...Object.entries(below).map(([part, above]) => ({
+      name: `${part}-points-down`,
+      severity: 'error',
+      from: { path: `^${part}/` },
+      to: { path: above },
+    })),
+    {
+      name: 'core-through-the-index',
+      comment: "One folder of core sees another only through its index.",
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
+    },
+    {
+      name: 'core-has-no-framework',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
+    },
+    {
+      name: 'sql-only-in-data',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: ['^server/src/(data|auth)/', 'main\\.ts$', 'app\\.ts$'] },
+      to: { path: 'node_modules/(pg|node-pg-migrate)/', dependencyTypesNot: ['type-only'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default'] },
+  },
+}

@@ -1,0 +1,67 @@
+import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+const noClockNoChance = [
+  { object: 'Date', property: 'now', message: 'The day is an argument: core has no clock.' },
+  { object: 'Math', property: 'random', message: 'Draws come from a generator passed in.' },
+]
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.still-pine/**', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      eqeqeq: ['error', 'smart'],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['@still-pine/core/*/*'], message: "Import a core folder through its index." }] },
+      ],
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-properties': ['error', ...noClockNoChance],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core has no clock.' },
+      ],
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      'no-restricted-globals': [
+        'error',
+        { name: 'fetch', message: 'Ask the server through the api slice or the outbox.' },
+      ],
+    },
+  },
+  {
+    files: ['web/src/offline/send.ts'],
+    rules: { 'no-restricted-globals': 'off' },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: ['server/src/data/**', 'server/src/**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "TemplateElement[value.raw=/\\b(select|insert into|update|delete from)\\b.+\\b(from|values|set|where)\\b/is]",
+          message: 'SQL lives in server/src/data.',
+        },
+        {
+          selector: "TaggedTemplateExpression[tag.name='sql']",
+          message: 'SQL lives in server/src/data.',
+        },
+      ],
+    },
+  },
+)
