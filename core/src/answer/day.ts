@@ -1,0 +1,23 @@
+import type { Day } from './answer'
+
+const MS_A_DAY = 86_400_000
+
+const midnight = (day: Day): number => Date.parse(`${day}T00:00:00Z`)
+
+/** Whole days from one calendar day to another; negative when `to` is earlier. */
+export const daysBetween = (from: Day, to: Day): number =>
+  Math.round((midnight(to) - midnight(from)) / MS_A_DAY)
+
+export const addDays = (day: Day, days: number): Day =>
+  new Date(midnight(day) + days * MS_A_DAY).toISOString().slice(0, 10)
+
+/** Whole months of age on a day; a month is full on the same day of the month. */
+export const monthsOld = (born: Day, on: Day): number => {
+  const [bornYear, bornMonth, bornDay] = born.split('-').map(Number) as [number, number, number]
+  const [year, month, day] = on.split('-').map(Number) as [number, number, number]
+  return (year - bornYear) * 12 + (month - bornMonth) - (day < bornDay ? 1 : 0)
+}
+
+/** A real calendar day written `YYYY-MM-DD`; the 30th of February is not one. */
+export const isDay = (text: string): boolean =>
+  /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(midnight(text)) && addDays(text, 0) === text

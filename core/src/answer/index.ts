@@ -1,0 +1,5 @@
+export * from './advice'
+export * from './answer'
+export * from './day'
+export * from './pace'
+export * from './words'

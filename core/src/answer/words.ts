@@ -1,0 +1,27 @@
+import type { Calm, Grade, Kind, Place, Side } from './answer'
+
+/** The grade in the trade's words; each kind of step has its own. */
+export const GRADE_WORDS: Record<Kind, readonly [string, string, string, string, string]> = {
+  ask: ['on the thought', 'light', 'firm', 'strong', 'no answer'],
+  accept: ['at ease', 'noticed', 'tightened', 'moved its feet', 'left or fought'],
+  hold: ['none needed', 'one light', 'two, or one firm', 'more', 'left or quit'],
+}
+
+export const gradeWord = (kind: Kind, grade: Grade): string => GRADE_WORDS[kind][grade]
+
+export const CALM_WORDS: readonly [string, string, string] = ['loose', 'watchful', 'tight']
+
+export const calmWord = (calm: Calm): string => CALM_WORDS[calm]
+
+export const PLACE_WORDS: Record<Place, string> = {
+  1: 'in front of the face',
+  2: 'to the side, ahead of the eye',
+  3: 'between eye and shoulder',
+  4: 'behind the shoulder',
+  5: 'behind the tail',
+}
+
+export const sideWord = (side: Side): string => (side === 'none' ? '' : side)
+
+/** "1 day", "3 days". */
+export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`

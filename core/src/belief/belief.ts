@@ -1,0 +1,91 @@
+import { daysBetween, isHalfWeight, type Answer, type Day, type Kind } from '../answer'
+import { expectation, gaussian, meanOf, normalise, quantile, type Density } from './grid'
+import { difficulty, gradeAtMost, tablesFor } from './likelihood'
+import type { Model } from './model'
+import { afterAnswer, afterRest } from './moves'
+
+/** What is believed of one track after its answers so far; a value, never changed in place. */
+export interface Belief {
+  readonly ability: Density
+  readonly calm: Density
+  /** Sum over the answers of log P(grade), half for a by-chance or recalled one; calm is not in it. */
+  readonly logLikelihood: number
+  readonly lastDay: Day | null
+  readonly daysWorked: number
+}
+
+/** What the filter must know of a step. */
+export interface StepShape {
+  readonly kind: Kind
+  readonly requiredRung: number
+}
+
+/** The belief before any answer; `priorMean` differs from the model's where other steps carry over. */
+export const freshBelief = (model: Model, priorMean = model.priorAbility.mean): Belief => ({
+  ability: gaussian({ mean: priorMean, sd: model.priorAbility.sd }),
+  calm: gaussian(model.priorCalm),
+  logLikelihood: 0,
+  lastDay: null,
+  daysWorked: 0,
+})
+
+/** The belief after resting from its last day worked to `day`; unchanged when it was never worked. */
+export const restedTo = (model: Model, belief: Belief, day: Day): Belief => {
+  if (belief.lastDay === null) return belief
+  const days = daysBetween(belief.lastDay, day)
+  if (days <= 0) return belief
+  return {
+    ...belief,
+    ability: afterRest(model, belief.ability, model.priorAbility, days, belief.daysWorked),
+    calm: afterRest(model, belief.calm, model.priorCalm, days, belief.daysWorked),
+  }
+}
+
+const weighed = (density: Density, likelihood: Float64Array, half: boolean): Density =>
+  normalise(density.map((weight, i) => weight * (half ? Math.sqrt(likelihood[i]!) : likelihood[i]!)))
+
+/** The belief after one more answer, with the rest before it when it opens a new day. */
+export const withAnswer = (model: Model, step: StepShape, belief: Belief, answer: Answer): Belief => {
+  const cold = belief.lastDay !== answer.day
+  const before = cold ? restedTo(model, belief, answer.day) : belief
+  const tables = tablesFor(model, difficulty(model, answer.rung, step.requiredRung, cold))
+  const half = isHalfWeight(answer)
+  const gradeLikelihood = tables.grade[answer.grade]!
+  const evidence = Math.log(expectation(before.ability, gradeLikelihood))
+  const calm =
+    answer.calm === null
+      ? before.calm
+      : afterAnswer(model, weighed(before.calm, tables.calm[answer.calm]!, half), step.kind)
+  return {
+    ability: afterAnswer(model, weighed(before.ability, gradeLikelihood, half), step.kind),
+    calm,
+    logLikelihood: before.logLikelihood + (half ? 0.5 : 1) * evidence,
+    lastDay: answer.day,
+    daysWorked: before.daysWorked + (cold ? 1 : 0),
+  }
+}
+
+/** The chances of the next cold ask at one rung. */
+export interface Chances {
+  /** That it is answered light or on the thought. */
+  readonly chance: number
+  /** The same at the 10th and the 90th percentile of the ability. */
+  readonly low: number
+  readonly high: number
+  /** That it is not tight. */
+  readonly calmChance: number
+}
+
+/** The chances of a first ask of the day at `rung`; the belief must already be rested to that day. */
+export const coldChances = (model: Model, step: StepShape, rested: Belief, rung: number): Chances => {
+  const hardness = difficulty(model, rung, step.requiredRung, true)
+  const tables = tablesFor(model, hardness)
+  return {
+    chance: expectation(rested.ability, tables.light),
+    low: gradeAtMost(model, 1, quantile(rested.ability, 0.1), hardness),
+    high: gradeAtMost(model, 1, quantile(rested.ability, 0.9), hardness),
+    calmChance: expectation(rested.calm, tables.notTight),
+  }
+}
+
+export const meanAbility = (belief: Belief): number => meanOf(belief.ability)

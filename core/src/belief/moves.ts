@@ -1,0 +1,93 @@
+import type { Kind } from '../answer'
+import { CELL, GRID, POINTS, type Density } from './grid'
+import type { Model, Normal } from './model'
+
+/** Where each grid point's mass goes: for source `i`, `weights[i]` laid on the points from `starts[i]` on. */
+interface Move {
+  readonly starts: Int32Array
+  readonly weights: readonly Float64Array[]
+}
+
+const REACH = 6
+
+/** Mass this small changes no digit anyone sees; leaving it where it is saves most of the work. */
+const NEGLIGIBLE = 1e-15
+
+const makeMove = (meanAt: (x: number) => number, sd: number): Move => {
+  const sigma = Math.max(sd, CELL / 2)
+  const starts = new Int32Array(GRID.size)
+  const weights = Array.from(POINTS, (x, i) => {
+    const mean = meanAt(x)
+    const first = Math.max(0, Math.ceil((mean - REACH * sigma - GRID.lo) / CELL))
+    const last = Math.min(GRID.size - 1, Math.floor((mean + REACH * sigma - GRID.lo) / CELL))
+    starts[i] = first
+    const row = new Float64Array(last - first + 1)
+    let sum = 0
+    for (let j = 0; j < row.length; j++) {
+      row[j] = Math.exp(-0.5 * ((POINTS[first + j]! - mean) / sigma) ** 2)
+      sum += row[j]!
+    }
+    return row.map((weight) => weight / sum)
+  })
+  return { starts, weights }
+}
+
+const applyMove = (density: Density, { starts, weights }: Move): Density => {
+  const moved = new Float64Array(GRID.size)
+  for (let i = 0; i < GRID.size; i++) {
+    const mass = density[i]!
+    if (mass < NEGLIGIBLE) continue
+    const row = weights[i]!
+    const start = starts[i]!
+    for (let j = 0; j < row.length; j++) moved[start + j]! += mass * row[j]!
+  }
+  return moved
+}
+
+const KEPT_MOVES = 128
+const kept = new WeakMap<Model, Map<string, Move>>()
+
+/** Tracks of one horse rest for the same few gaps, so the last moves are kept. */
+const remembered = (model: Model, key: string, make: () => Move): Move => {
+  const moves = kept.get(model) ?? new Map<string, Move>()
+  kept.set(model, moves)
+  const found = moves.get(key)
+  if (found) return found
+  const made = make()
+  if (moves.size >= KEPT_MOVES) moves.delete(moves.keys().next().value!)
+  moves.set(key, made)
+  return made
+}
+
+/** What one answer teaches: the ability moves up a little and becomes a little less certain. */
+export const afterAnswer = (model: Model, density: Density, kind: Kind): Density => {
+  const { mean, sd } = model.learning[kind]
+  return applyMove(
+    density,
+    remembered(model, `learn ${mean} ${sd}`, () => makeMove((x) => x + mean, sd)),
+  )
+}
+
+/** Half-life in days of what was learnt over `daysWorked` days: spaced work lasts longer. */
+export const halfLifeDays = (model: Model, daysWorked: number): number =>
+  Math.min(model.halfLife.max, model.halfLife.base * (1 + model.halfLife.perDay * daysWorked))
+
+/** The share of an ability's distance from the prior that is left after a rest. */
+export const keptShare = (model: Model, days: number, daysWorked: number): number =>
+  2 ** (-days / halfLifeDays(model, daysWorked))
+
+/** A rest of some days: an Ornstein–Uhlenbeck step that drifts back to the prior. Nothing for 0 days. */
+export const afterRest = (
+  model: Model,
+  density: Density,
+  prior: Normal,
+  days: number,
+  daysWorked: number,
+): Density => {
+  if (days <= 0) return density
+  const share = keptShare(model, days, daysWorked)
+  const move = remembered(model, `rest ${prior.mean} ${prior.sd} ${share}`, () =>
+    makeMove((x) => prior.mean + (x - prior.mean) * share, prior.sd * Math.sqrt(1 - share * share)),
+  )
+  return applyMove(density, move)
+}

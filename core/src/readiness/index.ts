@@ -1,0 +1,7 @@
+export * from './judge'
+export * from './judged-step'
+export * from './record'
+export * from './solid'
+export * from './step-view'
+export type { DayWorked, Marked, Tally } from './tally'
+export * from './temper'

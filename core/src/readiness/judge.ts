@@ -1,0 +1,151 @@
+import { isTight, type Answer, type Day, type Place } from '../answer'
+import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
+import type { JudgedStep } from './judged-step'
+import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
+import { movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
+import { DAYS_REMEMBERED, type Marked } from './tally'
+import { temperOf, type Temper } from './temper'
+
+export type State = 'new' | 'started' | 'slipped' | 'coming' | 'rusty' | 'solid'
+
+/** Worst first, as a step's two sides are compared. */
+export const STATES: readonly State[] = ['new', 'started', 'slipped', 'coming', 'rusty', 'solid']
+
+/** What is shown of one track on the day judged. */
+export interface TrackView extends Chances {
+  readonly state: State
+  readonly answers: number
+  readonly daysWorked: number
+  /** Chances of a cold ask at each rung, easiest first, up to the required one. */
+  readonly byRung: readonly Chances[]
+  readonly workRung: number
+  readonly holdsToRung: number
+  readonly openAt: number
+  /** Light and loose asks today that would meet every rule but the all-round ones; `null` if more than five. */
+  readonly asksNeeded: number | null
+  readonly placesMissing: readonly Place[]
+  readonly movingMissing: number
+  /** The rules of Solid that fail today. */
+  readonly misses: readonly Miss[]
+  readonly lastDay: Day | null
+  /** Whether today's first answer passed cold at the required rung. */
+  readonly passedColdToday: boolean
+  /** The last first ask of a day that could count, and whether it passed; within the last ten days worked. */
+  readonly lastCold: { readonly day: Day; readonly passed: boolean } | null
+  /** The last eight answers, newest last. */
+  readonly recent: readonly Marked[]
+  /** Answers on each of the last ten days worked, newest last. */
+  readonly recentDays: readonly { readonly day: Day; readonly answers: number }[]
+  readonly temper: Temper | null
+  readonly logLikelihood: number
+  /** Mean ability today; what carries over to other steps. */
+  readonly meanAbility: number
+}
+
+/** At or above this chance a rung can be worked on. */
+export const WORK_CHANCE = 0.7
+
+/** At or above this chance the day opens at the required rung. */
+const OPEN_CHANCE = 0.8
+
+const MOST_ASKS = 5
+
+const hardestRung = (byRung: readonly Chances[], fits: (chances: Chances) => boolean): number => {
+  const index = byRung.findLastIndex(fits)
+  return index + 1
+}
+
+const openAt = (
+  step: JudgedStep,
+  record: TrackRecord,
+  byRung: readonly Chances[],
+  workRung: number,
+): number => {
+  const last = record.tally.days.at(-1)
+  if (last && (last.lastGrade >= 3 || isTight(last.lastCalm)))
+    return Math.min(step.requiredRung, Math.max(1, last.hardestGood - 1))
+  return byRung.at(-1)!.chance >= OPEN_CHANCE ? step.requiredRung : workRung
+}
+
+const idealAnswer = (step: JudgedStep, day: Day): Answer => ({
+  day,
+  rung: step.requiredRung,
+  grade: 1,
+  calm: 0,
+  byChance: false,
+  recalled: false,
+  uncued: false,
+  place: null,
+  moving: false,
+})
+
+const isSolidButPlaces = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): boolean => {
+  const rested = restedTo(model, record.belief, on)
+  const chances = coldChances(model, step, rested, step.requiredRung)
+  return solidMisses(model, step, chances, record.tally, record.belief, on, false).length === 0
+}
+
+const asksNeeded = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): number | null => {
+  let imagined = record
+  for (let asks = 0; asks <= MOST_ASKS; asks++) {
+    if (isSolidButPlaces(model, step, imagined, on)) return asks
+    imagined = recordWith(model, step, imagined, idealAnswer(step, on))
+  }
+  return null
+}
+
+const stateOf = (
+  model: Model,
+  step: JudgedStep,
+  record: TrackRecord,
+  misses: readonly Miss[],
+  chance: number,
+): State => {
+  if (record.tally.answers === 0) return 'new'
+  if (misses.length === 0) return 'solid'
+  if (solidAtEndOfDay(model, step, record)) return 'rusty'
+  if (record.tally.solidEnds.slice(-DAYS_REMEMBERED).some(Boolean)) return 'slipped'
+  return chance >= 0.5 ? 'coming' : 'started'
+}
+
+const chancesByRung = (model: Model, step: JudgedStep, rested: Belief): readonly Chances[] =>
+  Array.from({ length: step.requiredRung }, (_, i) => coldChances(model, step, rested, i + 1))
+
+/** A track on the day judged. Answers of later days must not be in the record. */
+export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): TrackView => {
+  const { tally, belief } = record
+  const rested = restedTo(model, belief, on)
+  const byRung = chancesByRung(model, step, rested)
+  const atRequired = byRung.at(-1)!
+  const need = needOf(model, step)
+  const misses = solidMisses(model, step, atRequired, tally, belief, on)
+  const workRung = Math.max(
+    1,
+    hardestRung(byRung, ({ chance }) => chance >= WORK_CHANCE),
+  )
+  const last = tally.days.at(-1)
+  const cold = tally.days.findLast(({ coldPass }) => coldPass !== null)
+  const onceSolid = tally.onceSolid || solidAtEndOfDay(model, step, record)
+  return {
+    ...atRequired,
+    state: stateOf(model, step, record, misses, atRequired.chance),
+    answers: tally.answers,
+    daysWorked: belief.daysWorked,
+    byRung,
+    workRung,
+    holdsToRung: hardestRung(byRung, ({ chance, low }) => chance >= need.chance && low >= need.low),
+    openAt: openAt(step, record, byRung, workRung),
+    asksNeeded: asksNeeded(model, step, record, on),
+    placesMissing: placesMissing(step, tally, on),
+    movingMissing: movingMissing(step, tally, on),
+    misses,
+    lastDay: belief.lastDay,
+    passedColdToday: last?.day === on && last.coldPass === true,
+    lastCold: cold ? { day: cold.day, passed: cold.coldPass === true } : null,
+    recent: tally.recent,
+    recentDays: tally.days.map(({ day, answers }) => ({ day, answers })),
+    temper: temperOf(atRequired, tally.answers, belief.daysWorked, onceSolid),
+    logLikelihood: belief.logLikelihood,
+    meanAbility: meanAbility(rested),
+  }
+}

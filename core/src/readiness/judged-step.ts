@@ -1,0 +1,12 @@
+import type { Kind } from '../answer'
+import type { Need } from '../belief'
+
+/** What the judgement must know of a step. */
+export interface JudgedStep {
+  readonly kind: Kind
+  readonly requiredRung: number
+  /** Not done until it holds from all five places, some of it moving. */
+  readonly allRound: boolean
+  /** The step's own need, where a neck hangs on it. */
+  readonly need?: Need | undefined
+}

@@ -1,0 +1,114 @@
+import {
+  isCleanPass,
+  isLight,
+  isTight,
+  type Answer,
+  type Calm,
+  type Day,
+  type Grade,
+  type Place,
+} from '../answer'
+import type { JudgedStep } from './judged-step'
+
+/** The last day a track was worked, as far as later rules read it. */
+export interface DayWorked {
+  readonly day: Day
+  readonly answers: number
+  readonly four: boolean
+  /** Hardest rung answered light and not tight that day; 0 if none. */
+  readonly hardestGood: number
+  readonly lastGrade: Grade
+  readonly lastCalm: Calm | null
+  /** Whether the day's first answer was a cold pass; `null` if it could not count as one. */
+  readonly coldPass: boolean | null
+}
+
+/** Grade and calm of an answer, all that a reason in words needs. */
+export interface Marked {
+  readonly grade: Grade
+  readonly calm: Calm | null
+}
+
+/** Counters beside the belief: all that the rules of Solid and the states read, so that no answer is read twice. */
+export interface Tally {
+  readonly answers: number
+  readonly atRequired: number
+  /** Newest last, at most ten. */
+  readonly days: readonly DayWorked[]
+  /** Cold asks at the required rung or harder that could count, newest last, at most three. */
+  readonly coldPasses: readonly boolean[]
+  /** The last day a clean pass was given from each place. */
+  readonly places: Readonly<Partial<Record<Place, Day>>>
+  /** Days of the last two clean passes given while moving, newest last. */
+  readonly moving: readonly Day[]
+  /** The last eight answers, newest last, for the reasons in words. */
+  readonly recent: readonly Marked[]
+  /** Whether it was Solid at the end of each day worked before the last one; newest last, at most ten. */
+  readonly solidEnds: readonly boolean[]
+  readonly onceSolid: boolean
+}
+
+export const EMPTY_TALLY: Tally = {
+  answers: 0,
+  atRequired: 0,
+  days: [],
+  coldPasses: [],
+  places: {},
+  moving: [],
+  recent: [],
+  solidEnds: [],
+  onceSolid: false,
+}
+
+export const DAYS_REMEMBERED = 10
+const COLD_REMEMBERED = 3
+const MOVING_REMEMBERED = 2
+const RECENT_REMEMBERED = 8
+
+export const newest = <T>(list: readonly T[], item: T, most: number): readonly T[] =>
+  [...list, item].slice(-most)
+
+/** Whether a day's first answer counts among the cold asks; one nobody saw the calm of does not. */
+const canPassCold = (answer: Answer): boolean => answer.calm !== null && !answer.byChance && !answer.recalled
+
+const dayOpened = (answer: Answer, requiredRung: number): DayWorked => ({
+  day: answer.day,
+  answers: 0,
+  four: false,
+  hardestGood: 0,
+  lastGrade: answer.grade,
+  lastCalm: answer.calm,
+  coldPass: canPassCold(answer) && answer.rung >= requiredRung ? isCleanPass(answer) : null,
+})
+
+const dayWith = (today: DayWorked, answer: Answer): DayWorked => ({
+  ...today,
+  answers: today.answers + 1,
+  four: today.four || answer.grade === 4,
+  hardestGood:
+    isLight(answer.grade) && !isTight(answer.calm)
+      ? Math.max(today.hardestGood, answer.rung)
+      : today.hardestGood,
+  lastGrade: answer.grade,
+  lastCalm: answer.calm,
+})
+
+/** The counters after one more answer; `cold` when it opens a day. */
+export const tallyWith = (tally: Tally, step: JudgedStep, answer: Answer, cold: boolean): Tally => {
+  const today = cold ? dayOpened(answer, step.requiredRung) : tally.days.at(-1)!
+  const earlier = cold ? tally.days : tally.days.slice(0, -1)
+  const clean = isCleanPass(answer)
+  return {
+    ...tally,
+    answers: tally.answers + 1,
+    atRequired: tally.atRequired + (answer.rung >= step.requiredRung ? 1 : 0),
+    days: newest(earlier, dayWith(today, answer), DAYS_REMEMBERED),
+    coldPasses:
+      cold && today.coldPass !== null
+        ? newest(tally.coldPasses, today.coldPass, COLD_REMEMBERED)
+        : tally.coldPasses,
+    places: clean && answer.place !== null ? { ...tally.places, [answer.place]: answer.day } : tally.places,
+    recent: newest(tally.recent, { grade: answer.grade, calm: answer.calm }, RECENT_REMEMBERED),
+    moving: clean && answer.moving ? newest(tally.moving, answer.day, MOVING_REMEMBERED) : tally.moving,
+  }
+}
