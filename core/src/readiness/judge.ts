@@ -1,6 +1,6 @@
 import { isTight, type Answer, type Day, type Place } from '../answer'
 import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
-import type { JudgedStep } from './judged-step'
+import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
 import { movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
 import { DAYS_REMEMBERED, type Marked } from './tally'
@@ -18,6 +18,8 @@ export interface TrackView extends Chances {
   readonly daysWorked: number
   /** Chances of a cold ask at each rung, easiest first, up to the required one. */
   readonly byRung: readonly Chances[]
+  /** The same for the rungs beyond the required one. */
+  readonly beyond: readonly Chances[]
   readonly workRung: number
   readonly holdsToRung: number
   readonly openAt: number
@@ -85,7 +87,15 @@ const isSolidButPlaces = (model: Model, step: JudgedStep, record: TrackRecord, o
   return solidMisses(model, step, chances, record.tally, record.belief, on, false).length === 0
 }
 
+/** Whether no number of asks today could do: the days or the answers that would still be missing are too many. */
+const isOutOfReach = (model: Model, step: JudgedStep, { belief, tally }: TrackRecord, on: Day): boolean => {
+  const { days, atRung } = model.solid[step.kind]
+  const daysByTonight = belief.daysWorked + (belief.lastDay === on ? 0 : 1)
+  return daysByTonight < days || tally.atRequired + MOST_ASKS < atRung
+}
+
 const asksNeeded = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): number | null => {
+  if (isOutOfReach(model, step, record, on)) return null
   let imagined = record
   for (let asks = 0; asks <= MOST_ASKS; asks++) {
     if (isSolidButPlaces(model, step, imagined, on)) return asks
@@ -109,13 +119,20 @@ const stateOf = (
 }
 
 const chancesByRung = (model: Model, step: JudgedStep, rested: Belief): readonly Chances[] =>
-  Array.from({ length: step.requiredRung }, (_, i) => coldChances(model, step, rested, i + 1))
+  Array.from({ length: Math.max(step.requiredRung, step.rungCount ?? 0) }, (_, i) =>
+    coldChances(model, step, rested, i + 1),
+  )
+
+/** The chances of a cold ask at any rung of the ladder. */
+export const chancesAt = (view: TrackView, rung: number): Chances =>
+  [...view.byRung, ...view.beyond][rung - 1] ?? view
 
 /** A track on the day judged. Answers of later days must not be in the record. */
 export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): TrackView => {
   const { tally, belief } = record
   const rested = restedTo(model, belief, on)
-  const byRung = chancesByRung(model, step, rested)
+  const ladder = chancesByRung(model, step, rested)
+  const byRung = ladder.slice(0, step.requiredRung)
   const atRequired = byRung.at(-1)!
   const need = needOf(model, step)
   const misses = solidMisses(model, step, atRequired, tally, belief, on)
@@ -132,6 +149,7 @@ export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: D
     answers: tally.answers,
     daysWorked: belief.daysWorked,
     byRung,
+    beyond: ladder.slice(step.requiredRung),
     workRung,
     holdsToRung: hardestRung(byRung, ({ chance, low }) => chance >= need.chance && low >= need.low),
     openAt: openAt(step, record, byRung, workRung),

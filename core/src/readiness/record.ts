@@ -1,6 +1,6 @@
 import type { Answer } from '../answer'
 import { coldChances, freshBelief, restedTo, withAnswer, type Belief, type Model } from '../belief'
-import type { JudgedStep } from './judged-step'
+import type { JudgedStep } from '../program'
 import { solidMisses } from './solid'
 import { DAYS_REMEMBERED, EMPTY_TALLY, newest, tallyWith, type Tally } from './tally'
 

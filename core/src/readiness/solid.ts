@@ -1,6 +1,6 @@
 import { count, daysBetween, PLACES, type Day, type Place } from '../answer'
 import type { Belief, Chances, Model, Need } from '../belief'
-import type { JudgedStep } from './judged-step'
+import type { JudgedStep } from '../program'
 import type { Tally } from './tally'
 
 /** A rule of Solid that does not hold yet; `words` finish the sentence "missing:". */

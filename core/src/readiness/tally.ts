@@ -8,7 +8,7 @@ import {
   type Grade,
   type Place,
 } from '../answer'
-import type { JudgedStep } from './judged-step'
+import type { JudgedStep } from '../program'
 
 /** The last day a track was worked, as far as later rules read it. */
 export interface DayWorked {

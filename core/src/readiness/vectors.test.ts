@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Answer } from '../answer'
 import { STANDARD_MODEL, type Chances } from '../belief'
 import { judge } from './judge'
-import type { JudgedStep } from './judged-step'
+import type { JudgedStep } from '../program'
 import { replay } from './record'
 
 interface Case {

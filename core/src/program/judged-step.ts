@@ -5,6 +5,8 @@ import type { Need } from '../belief'
 export interface JudgedStep {
   readonly kind: Kind
   readonly requiredRung: number
+  /** How many rungs the ladder has; those beyond the required one are for later or by age. */
+  readonly rungCount?: number | undefined
   /** Not done until it holds from all five places, some of it moving. */
   readonly allRound: boolean
   /** The step's own need, where a neck hangs on it. */

@@ -1,0 +1,2 @@
+export * from './simulated'
+export * from './work-day'

@@ -1,0 +1,77 @@
+import { addDays, type Calm, type Day, type Grade, type Side } from '../answer'
+import type { Burst, SessionPlan } from '../plan'
+import { stepOf } from '../program'
+import { askSimulated, type Draw, type SimulatedHorse } from './simulated'
+
+/** One made-up answer, with when it was given. */
+export interface LoggedAnswer {
+  readonly step: string
+  readonly side: Side
+  readonly rung: number
+  readonly grade: Grade
+  readonly calm: Calm
+  readonly seconds: number
+  /** Minutes after the session began. */
+  readonly minute: number
+}
+
+/** Whether a made-up handler would leave the burst here: three light and loose running. */
+const isEnough = (answers: readonly LoggedAnswer[]): boolean =>
+  answers.length >= 3 && answers.slice(-3).every(({ grade, calm }) => grade <= 1 && calm === 0)
+
+const MINUTES_BETWEEN_ASKS = 0.4
+
+/** Runs one side of a burst: a rung smaller after two hard answers, left when three go well. */
+const runSide = (
+  horse: SimulatedHorse,
+  burst: Burst,
+  part: Burst['sides'][number],
+  day: Day,
+  startMinute: number,
+  draw: Draw,
+): { horse: SimulatedHorse; answers: readonly LoggedAnswer[] } => {
+  const step = stepOf(horse.program, burst.step)!
+  const answers: LoggedAnswer[] = []
+  let now = horse
+  let { rung } = part
+  for (let i = 0; i < part.asks && !isEnough(answers); i++) {
+    const asked = askSimulated(now, { step, side: part.side, rung, day, opensBurst: i === 0 }, draw)
+    now = asked.horse
+    answers.push({
+      step: step.key,
+      side: part.side,
+      rung,
+      ...asked.answer,
+      minute: startMinute + i * MINUTES_BETWEEN_ASKS,
+    })
+    const [before, last] = answers.slice(-2)
+    const hard = (answer?: LoggedAnswer): boolean =>
+      answer !== undefined && (answer.grade >= 2 || answer.calm === 2)
+    if (hard(before) && hard(last)) rung = Math.max(1, rung - 1)
+    else if (asked.answer.grade === 0 && asked.answer.calm < 2) rung = Math.min(step.requiredRung, rung + 1)
+  }
+  return { horse: now, answers }
+}
+
+/** Works a made-up horse through a plan; gives its answers and the horse as it is that evening. */
+export const workThrough = (
+  horse: SimulatedHorse,
+  plan: SessionPlan,
+  draw: Draw,
+): { horse: SimulatedHorse; answers: readonly LoggedAnswer[] } => {
+  let now = horse
+  let minute = 1
+  const answers: LoggedAnswer[] = []
+  for (const burst of plan.bursts)
+    for (const part of burst.sides) {
+      const run = runSide(now, burst, part, plan.day, minute, draw)
+      now = run.horse
+      answers.push(...run.answers)
+      minute += 0.5 + run.answers.length * MINUTES_BETWEEN_ASKS
+    }
+  return { horse: now, answers }
+}
+
+/** The days of a made-up working spell: every `every` days, the last one `endsBefore` days before today. */
+export const workDays = (today: Day, sessions: number, every: number, endsBefore: number): readonly Day[] =>
+  Array.from({ length: sessions }, (_, i) => addDays(today, -endsBefore - (sessions - 1 - i) * every))

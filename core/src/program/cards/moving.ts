@@ -1,0 +1,116 @@
+import { card, type StepCard } from './card'
+
+const KIT = ['gloves', 'halter', 'lead rope of 4 m']
+const LINE_KIT = ['gloves', 'halter', 'line of 7 m', 'stick']
+const CIRCLE = 'Large circles, short spells, both reins even: small circles load young joints.'
+const KICK = 'Stay at the rope’s end when it passes; a hip that swings can kick.'
+
+export const MOVING_CARDS: Record<string, StepCard> = {
+  'yield-hind': card(
+    'The hindquarters are the engine; who can move them can stop it.',
+    'The inside hind foot crosses in front of the outside one, the front feet mark time.',
+    [
+      'Walks forward → a little more nose to you first.',
+      'Steps behind instead of across → wait for one true cross.',
+    ],
+    KIT,
+    [KICK],
+  ),
+  'yield-shoulder': card(
+    'The shoulders step away from you, so that the horse does not walk into you.',
+    'The near front foot crosses in front of the far one, weight back.',
+    ['Crosses behind → weight back first.', 'Pushes its neck at you → rope hand further from its eye.'],
+    KIT,
+    ['Keep your feet clear of its front feet.'],
+  ),
+  'turn-front': card(
+    'Hind feet step round front feet that stay nearly in place.',
+    'Each hind foot crosses in turn and nothing goes forward.',
+    ['Creeps forward → half a turn, then rest.', 'Hurries → one step at a time.'],
+    KIT,
+    [KICK],
+  ),
+  bend: card(
+    'A soft neck to each side is the brake that works in a fright.',
+    'The nose comes round to the feel and waits on a slack rope, feet still.',
+    [
+      'Turns its feet with it → follow, hold, let go when they stop.',
+      'Snaps back → ask for less and hold it longer.',
+    ],
+    KIT,
+    ['No force: a pulled neck braces.'],
+  ),
+  'bow-the-feel': card(
+    'A rope that pulls from the far side turns it round instead of frightening it.',
+    'It turns away from you, unwinds and faces up.',
+    ['Bolts off → shorter distance, slower feel.', 'Stands and braces → tip of the nose only.'],
+    LINE_KIT,
+    ['Stand at the rope’s end while it is round the hip, and let go in a tangle.'],
+  ),
+  send: card(
+    'It goes out from you on a light feel and carries on by itself.',
+    'Front feet leave first, away from you, on a slack line.',
+    [
+      'Backs or rears → lower hand, smaller question, a helper.',
+      'Leans on the line → turn it rather than hold it.',
+    ],
+    LINE_KIT,
+    [KICK, CIRCLE],
+  ),
+  'stop-on-circle': card(
+    'A stop that comes from you and not from the fence.',
+    'It comes back to a halt, straight on the circle, and waits.',
+    ['Turns in → ask earlier, from further forward.', 'Runs on → walk first, then stop.'],
+    LINE_KIT,
+    [CIRCLE],
+  ),
+  'turn-on-line': card(
+    'It changes rein through you in three clear parts.',
+    'Hind steps under, shoulder crosses, then it goes, on a slack line.',
+    ['Cuts in → shoulder first, from a stand.', 'Stops in the middle → keep your own feet going.'],
+    LINE_KIT,
+    [KICK],
+  ),
+  'hind-in-motion': card(
+    'The same yield from a walk or trot: your emergency stop on the ground.',
+    'The inside hind crosses under and the horse softens, stops or goes on as asked.',
+    ['Swings out fast → ask at walk.', 'Falls out → closer and slower.'],
+    LINE_KIT,
+    [KICK],
+  ),
+  sideways: card(
+    'Both ends together, for gates, blocks and later for the leg.',
+    'Front and hind cross at the same time along the fence.',
+    ['Front leads → ask the hip first.', 'Goes forward → shorten the steps, nose to the fence.'],
+    KIT,
+    [KICK],
+  ),
+  gap: card(
+    'A narrow place is somewhere to go through, not to rush.',
+    'It walks through on a slack line and turns to face you after.',
+    ['Rushes → wider again, and stop after.', 'Stops → let it look; one foot.'],
+    LINE_KIT,
+    ['Never stand in the gap.'],
+  ),
+  'come-to-block': card(
+    'It brings its own back to where the rider stands.',
+    'The hip comes to you and it stands parallel on a slack rope.',
+    ['Stops short → lighter, more often.', 'Swings past → bring the shoulder over first.'],
+    ['block or safe fence', 'gloves', 'halter'],
+    ['Helmet on. A solid block that cannot tip.'],
+  ),
+  poles: card(
+    'It minds where it puts its feet.',
+    'It steps over without touching and without changing its pace.',
+    ['Jumps → one pole at walk.', 'Knocks → give it time and a longer rope.'],
+    ['three poles', 'line of 7 m'],
+    ['Poles that can roll turn an ankle: peg them.'],
+  ),
+  load: card(
+    'In, stand and out again, step by step.',
+    'It walks in on a slack rope and backs out one step at a time.',
+    ['Plants → look, breathe, one foot.', 'Shoots back → go with it, try again lower down.'],
+    ['gloves', 'halter', 'trailer on level ground, hitched'],
+    ['Never behind the ramp, never inside with no way out.', 'The bar comes last and goes first.'],
+  ),
+}

@@ -1,0 +1,51 @@
+import type { Kind } from '../../answer'
+import { NECK_NEED } from '../../belief'
+import type { NeedRef, Role, Step } from '../step'
+
+interface Extras {
+  /** `key`, `key@rung` or `role:name`, parted by spaces; `>4:key` holds only from rung 4 on. */
+  readonly needs?: string
+  readonly roles?: readonly Role[]
+  readonly allRound?: boolean
+  /** A neck hangs on it: the higher need of the model. */
+  readonly neck?: boolean
+}
+
+/** Reads `key@rung`, `role:name` and `>rung:key` as the catalogue writes them. */
+export const needFrom = (text: string): NeedRef => {
+  const [, fromRung, body] = /^(?:>(\d):)?(.+)$/.exec(text)!
+  const [name, rung] = body!.split('@') as [string, string | undefined]
+  const target = name.startsWith('role:') ? { role: name.slice(5) as Role } : { step: name }
+  return {
+    ...target,
+    ...(rung === undefined ? {} : { rung: Number(rung) }),
+    ...(fromRung === undefined ? {} : { fromRung: Number(fromRung) }),
+  }
+}
+
+export const needsFrom = (text: string): readonly NeedRef[] => text.split(' ').filter(Boolean).map(needFrom)
+
+/**
+ * The entries of one stage. `rungs` are parted by ` · `, easiest first; a `*` marks the required rung where it is
+ * not the last. `LR` keeps the step per side.
+ */
+export const stageEntries =
+  (stage: number) =>
+  (key: string, name: string, kind: Kind, sides: 'LR' | '–', rungs: string, extras: Extras = {}): Step => {
+    const marked = rungs.split(' · ')
+    const required = marked.findIndex((rung) => rung.endsWith('*'))
+    return {
+      key,
+      name,
+      stage,
+      kind,
+      sided: sides === 'LR',
+      rungs: marked.map((rung) => rung.replace('*', '')),
+      requiredRung: required === -1 ? marked.length : required + 1,
+      needs: needsFrom(extras.needs ?? ''),
+      roles: extras.roles ?? [],
+      rungCount: marked.length,
+      allRound: extras.allRound ?? false,
+      ...(extras.neck ? { need: NECK_NEED } : {}),
+    }
+  }

@@ -1,0 +1,39 @@
+import { stageEntries } from './entry'
+
+const step = stageEntries(6)
+
+export const SADDLING = [
+  step('surcingle', 'Surcingle', 'accept', '–', 'snug · one hole more · walk* · trot and canter loose', {
+    needs: 'girth-rope pad-blanket@4',
+  }),
+  step(
+    'side-strings',
+    'Side strings',
+    'hold',
+    '–',
+    'breakable string, very long, walk · trot · a little shorter over days',
+    { needs: 'surcingle carry-bit@3' },
+  ),
+  step(
+    'saddle-on',
+    'Saddle on',
+    'accept',
+    'LR',
+    'pad and tree set down softly · girth in three goes · stands · led',
+    { needs: 'surcingle' },
+  ),
+  step('saddle-wear', 'Wear the saddle', 'hold', '–', '5 min led about · 30 min about the pen alone', {
+    needs: 'saddle-on@3',
+  }),
+  step('saddle-move', 'Move in the saddle', 'accept', 'LR', 'walk · trot · stirrups down · poles* · canter', {
+    needs: 'saddle-wear@1 send@3',
+  }),
+  step(
+    'weight-in-stirrup',
+    'Weight in the stirrup',
+    'accept',
+    'LR',
+    'hand pulls down · knee · bouncing beside',
+    { needs: 'saddle-move@3 person-above', neck: true },
+  ),
+]

@@ -1,0 +1,45 @@
+import type { Pace } from '../answer'
+import type { CarryOver } from './carry-over'
+import type { Gate } from './gate'
+import type { NeedRef, Role, Step } from './step'
+
+/** A school's way of working as one document; a horse points at one version of one. */
+export interface Program {
+  readonly school: string
+  readonly name: string
+  readonly version: number
+  /** The seconds and the words of an ask's phases. */
+  readonly pace: Pace
+  /** What to do when the horse takes fright, shown at that moment. */
+  readonly frightRule: string
+  readonly release: string
+  readonly reward: string
+  readonly leadPosition: string
+  readonly steps: readonly Step[]
+  readonly gates: readonly Gate[]
+  readonly carryOver: readonly CarryOver[]
+}
+
+export const stepOf = (program: Program, key: string): Step | undefined =>
+  program.steps.find((step) => step.key === key)
+
+export const stepsOfRole = (program: Program, role: Role): readonly Step[] =>
+  program.steps.filter(({ roles }) => roles.includes(role))
+
+/** The steps that can meet a need: the one named, or every step of the role. */
+export const stepsMeeting = (program: Program, need: NeedRef): readonly Step[] =>
+  need.role !== undefined
+    ? stepsOfRole(program, need.role)
+    : program.steps.filter(({ key }) => key === need.step)
+
+export const rungNeeded = (need: NeedRef, step: Step): number => need.rung ?? step.requiredRung
+
+/** The gate that closes a rung of a step, if any does. */
+export const gateGuarding = (program: Program, step: string, rung: number): Gate | undefined =>
+  program.gates.find(
+    ({ guards }) => guards.kind === 'step' && guards.step === step && rung >= guards.fromRung,
+  )
+
+/** The gates whose post hangs before (or, for an event, after) this step. */
+export const postsAt = (program: Program, step: string): readonly Gate[] =>
+  program.gates.filter(({ guards }) => (guards.kind === 'step' ? guards.step : guards.after) === step)

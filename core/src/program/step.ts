@@ -1,0 +1,44 @@
+import type { Side } from '../answer'
+import type { JudgedStep } from './judged-step'
+
+/** A role names an end that schools reach by different steps. */
+export type Role = 'stand-caught' | 'go-loose'
+
+/** What must be met before a step opens: a step, or any step of a role, at a rung (its required one if not said). */
+export interface NeedRef {
+  readonly step?: string
+  readonly role?: Role
+  readonly rung?: number
+  /** The need holds only from this rung of the needing step on. */
+  readonly fromRung?: number
+}
+
+/** One step of a program: a ladder of rungs, easiest first. */
+export interface Step extends JudgedStep {
+  /** Kebab-case and never changed: the history hangs on it. */
+  readonly key: string
+  readonly name: string
+  readonly stage: number
+  readonly sided: boolean
+  readonly rungs: readonly string[]
+  readonly needs: readonly NeedRef[]
+  readonly roles: readonly Role[]
+}
+
+export const STAGES: readonly string[] = [
+  'Meeting',
+  'Halter, lead, tie, feet',
+  'Things and noises',
+  'Moving the parts',
+  'Body, bit, long lines',
+  'Saddling',
+  'First time up',
+  'First rides',
+  'Early rides',
+]
+
+export const sidesOf = (step: Pick<Step, 'sided'>): readonly Side[] =>
+  step.sided ? ['left', 'right'] : ['none']
+
+export const rungName = (step: Pick<Step, 'rungs'>, rung: number): string =>
+  step.rungs[rung - 1] ?? `rung ${rung}`

@@ -1,0 +1,211 @@
+import { count, daysBetween, type Day, type Place, type Side } from '../answer'
+import {
+  cardFor,
+  rungNeeded,
+  sidesOf,
+  stepsMeeting,
+  type Gate,
+  type NeedRef,
+  type Program,
+  type Step,
+} from '../program'
+import { sideViews, trackKey, type Views } from './horse'
+import { chancesAt, STATES, type TrackView } from './judge'
+import { needStanding, trackMeets } from './needs'
+import { missesInWords, sideKnownFrom } from './reasons'
+import { stepState } from './step-view'
+import { stopsOf, type Facts, type Stop } from './stops'
+
+export type Verdict = 'go' | 'check-first' | 'not-yet' | 'stop'
+
+/** One track that a gate looks at, and what it must be. */
+export interface GateTrack {
+  readonly step: string
+  readonly name: string
+  readonly side: Side
+  readonly rung: number
+  readonly must: 'solid' | 'met'
+  readonly holds: boolean
+  readonly chance: number
+  readonly calmChance: number
+  readonly state: TrackView['state']
+  readonly words: string
+}
+
+/** A cold ask to run now, on one track. */
+export interface DueAsk {
+  readonly step: string
+  readonly name: string
+  readonly side: Side
+  readonly rung: number
+  readonly asks: number
+  readonly places: readonly Place[]
+  readonly reason: string
+}
+
+/** The judgement of one gate on one day; it ends with the day. */
+export interface GateVerdict {
+  readonly gate: string
+  readonly name: string
+  readonly day: Day
+  readonly verdict: Verdict
+  readonly sentence: string
+  readonly stops: readonly Stop[]
+  readonly tracks: readonly GateTrack[]
+  readonly due: readonly DueAsk[]
+  /** Σ (1 − chance × calm chance): a slight overstatement, grade and calm taken as independent. */
+  readonly likelyMisses: number
+  readonly likelyMissesWords: string
+  readonly weakest: readonly GateTrack[]
+  readonly kit: readonly string[]
+  readonly cautions: readonly string[]
+}
+
+interface Looked extends GateTrack {
+  readonly view: TrackView
+}
+
+const looked = (
+  views: Views,
+  step: Step,
+  side: Side,
+  rung: number,
+  must: GateTrack['must'],
+  on: Day,
+): Looked => {
+  const view = views.get(trackKey(step.key, side))!
+  const { chance, calmChance } = chancesAt(view, rung)
+  return {
+    step: step.key,
+    name: step.name,
+    side,
+    rung,
+    must,
+    holds: must === 'solid' ? view.state === 'solid' : trackMeets(view, rung),
+    chance,
+    calmChance,
+    state: view.state,
+    words: sideKnownFrom(side, view, on),
+    view,
+  }
+}
+
+/** Of the steps that can fill a role, the one that is furthest. */
+const bestForSolid = (program: Program, views: Views, need: NeedRef): Step | undefined =>
+  [...stepsMeeting(program, need)].sort((a, b) => {
+    const state = (step: Step): number => STATES.indexOf(stepState(sideViews(views, step)))
+    const chance = (step: Step): number => Math.min(...sideViews(views, step).map(({ view }) => view.chance))
+    return state(b) - state(a) || chance(b) - chance(a)
+  })[0]
+
+const tracksOf = (program: Program, gate: Gate, views: Views, on: Day): readonly Looked[] => {
+  const solid = gate.solid.flatMap((need) => {
+    const step = bestForSolid(program, views, need)
+    return step
+      ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'solid', on))
+      : []
+  })
+  const met = gate.met.flatMap((need) => {
+    const step = needStanding(program, views, need)?.step
+    return step
+      ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'met', on))
+      : []
+  })
+  return [...solid, ...met]
+}
+
+const isNotYet = ({ must, holds, view }: Looked): boolean =>
+  must === 'met' ? !holds : view.state !== 'solid' && !(view.state === 'rusty' && view.asksNeeded !== null)
+
+const dueReason = (gate: Gate, { must, step, view }: Looked, on: Day): string | null => {
+  if (gate.dueToday.includes(step) && !view.passedColdToday) return 'its first ask must pass today'
+  if (must === 'solid' && view.state === 'rusty') return 'Rusty: only time has worn it'
+  if (view.lastDay === null) return null
+  const days = daysBetween(view.lastDay, on)
+  return days >= gate.freshDays ? `not asked for ${count(days, 'day')}` : null
+}
+
+const dueAsk = (gate: Gate, track: Looked, on: Day): DueAsk | null => {
+  const reason = dueReason(gate, track, on)
+  if (reason === null) return null
+  const { step, name, side, rung, view } = track
+  const places = track.must === 'solid' ? view.placesMissing : []
+  const asks = track.must === 'solid' ? Math.max(1, view.asksNeeded ?? 1) : 1
+  return { step, name, side, rung, asks, places, reason }
+}
+
+const guarded = ({ guards }: Gate, program: Program): string =>
+  guards.kind === 'event'
+    ? guards.event
+    : (program.steps.find(({ key }) => key === guards.step)?.name.toLowerCase() ?? guards.step)
+
+const sentenceFor = (
+  verdict: Verdict,
+  gate: Gate,
+  program: Program,
+  tracks: readonly Looked[],
+  due: readonly DueAsk[],
+  stops: readonly Stop[],
+): string => {
+  const held = tracks.filter(({ holds }) => holds).length
+  switch (verdict) {
+    case 'stop':
+      return stops.map(({ words }) => words).join(' ')
+    case 'not-yet':
+      return `${held} of ${tracks.length} tracks hold.`
+    case 'check-first':
+      return `${count(due.length, 'short check')} to run first, ${count(
+        due.reduce((sum, { asks }) => sum + asks, 0),
+        'ask',
+      )} in all.`
+    case 'go':
+      return `Go for ${guarded(gate, program)}, today only. All ${tracks.length} tracks hold.`
+  }
+}
+
+const weakestThree = (tracks: readonly Looked[]): readonly Looked[] =>
+  [...tracks].sort((a, b) => a.chance * a.calmChance - b.chance * b.calmChance).slice(0, 3)
+
+const withoutView = ({ view: _view, ...track }: Looked): GateTrack => track
+
+/** The verdict of one gate: Stop, Not yet, Check first or Go, the first that fits, with its reasons. */
+export const gateVerdict = (
+  program: Program,
+  gate: Gate,
+  views: Views,
+  facts: Facts,
+  on: Day,
+): GateVerdict => {
+  const stops = stopsOf(program, gate, views, facts, on)
+  const tracks = tracksOf(program, gate, views, on)
+  const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
+  const verdict: Verdict =
+    stops.length > 0 ? 'stop' : tracks.some(isNotYet) ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
+  const likelyMisses = tracks.reduce((sum, { chance, calmChance }) => sum + (1 - chance * calmChance), 0)
+  const card = gate.guards.kind === 'step' ? cardFor(gate.guards.step) : cardFor(gate.guards.after)
+  return {
+    gate: gate.key,
+    name: gate.name,
+    day: on,
+    verdict,
+    sentence: sentenceFor(verdict, gate, program, tracks, due, stops),
+    stops,
+    tracks: tracks.map(withoutView),
+    due,
+    likelyMisses,
+    likelyMissesWords: missesInWords(likelyMisses, tracks.length),
+    weakest: weakestThree(tracks).map(withoutView),
+    kit: card.kit,
+    cautions: card.cautions,
+  }
+}
+
+export const gateVerdicts = (program: Program, views: Views, facts: Facts, on: Day): readonly GateVerdict[] =>
+  program.gates.map((gate) => gateVerdict(program, gate, views, facts, on))
+
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  go: 'Go',
+  'check-first': 'Check first',
+  'not-yet': 'Not yet',
+  stop: 'Stop',
+}

@@ -1,0 +1,106 @@
+import type { Answer, Day, Side } from '../answer'
+import { meanAbility, priorMeanWith, restedTo, type Model } from '../belief'
+import { sidesOf, stepOf, type Program, type Step } from '../program'
+import { judge, type TrackView } from './judge'
+import { freshRecord, recordWith, type TrackRecord } from './record'
+
+/** One horse × step × side. */
+export type TrackKey = `${string}/${Side}`
+
+export const trackKey = (step: string, side: Side): TrackKey => `${step}/${side}`
+
+/** An answer with the track it belongs to. */
+export interface TrackedAnswer extends Answer {
+  readonly step: string
+  readonly side: Side
+}
+
+export type Records = ReadonlyMap<TrackKey, TrackRecord>
+export type Views = ReadonlyMap<TrackKey, TrackView>
+
+/** The tracks of a source step that feed a target's side: the same side, or whichever there are. */
+const sourceSides = (source: Step, target: Step, side: Side): readonly Side[] =>
+  source.sided && target.sided ? [side] : sidesOf(source)
+
+const average = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length
+
+/** The prior mean of a track that starts on `day`, from what its sources already can on that day. */
+export const startingMean = (
+  model: Model,
+  program: Program,
+  step: Step,
+  side: Side,
+  day: Day,
+  records: Records,
+): number => {
+  const sources = program.carryOver
+    .filter(({ to }) => to === step.key)
+    .flatMap(({ from, share }) => {
+      const source = stepOf(program, from)
+      if (!source) return []
+      const means = sourceSides(source, step, side)
+        .map((from) => records.get(trackKey(source.key, from)))
+        .filter((record) => record !== undefined && record.tally.answers > 0)
+        .map((record) => meanAbility(restedTo(model, record!.belief, day)))
+      return means.length > 0 ? [{ share, mean: average(means) }] : []
+    })
+  return priorMeanWith(model, sources)
+}
+
+/** The records after one more answer; an answer to a step outside the program changes nothing. */
+export const recordsWith = (
+  model: Model,
+  program: Program,
+  records: Map<TrackKey, TrackRecord>,
+  answer: TrackedAnswer,
+): void => {
+  const step = stepOf(program, answer.step)
+  if (!step || answer.uncued) return
+  const key = trackKey(step.key, answer.side)
+  const before =
+    records.get(key) ??
+    freshRecord(model, startingMean(model, program, step, answer.side, answer.day, records))
+  records.set(key, recordWith(model, step, before, answer))
+}
+
+/** Every track of a horse from its whole history, oldest answer first, with what carries over between them. */
+export const replayHorse = (
+  model: Model,
+  program: Program,
+  answers: readonly TrackedAnswer[],
+): Map<TrackKey, TrackRecord> => {
+  const records = new Map<TrackKey, TrackRecord>()
+  for (const answer of answers) recordsWith(model, program, records, answer)
+  return records
+}
+
+/** One track on the day judged, also where it has no answers yet. */
+export const viewOf = (
+  model: Model,
+  program: Program,
+  step: Step,
+  side: Side,
+  records: Records,
+  on: Day,
+): TrackView => {
+  const record =
+    records.get(trackKey(step.key, side)) ??
+    freshRecord(model, startingMean(model, program, step, side, on, records))
+  return judge(model, step, record, on)
+}
+
+/** Every track of the program on the day judged. */
+export const viewsOf = (model: Model, program: Program, records: Records, on: Day): Views =>
+  new Map(
+    program.steps.flatMap((step) =>
+      sidesOf(step).map((side) => [
+        trackKey(step.key, side),
+        viewOf(model, program, step, side, records, on),
+      ]),
+    ),
+  )
+
+/** The tracks of one step, in the order left, right. */
+export const sideViews = (views: Views, step: Step) =>
+  sidesOf(step).map((side) => ({ side, view: views.get(trackKey(step.key, side))! }))

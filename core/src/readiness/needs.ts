@@ -1,0 +1,74 @@
+import { calmWord, count, type Side } from '../answer'
+import { rungName, rungNeeded, stepsMeeting, type NeedRef, type Program, type Step } from '../program'
+import { sideViews, type Views } from './horse'
+import { chancesAt, WORK_CHANCE, type TrackView } from './judge'
+
+const CALM_CHANCE = 0.5
+
+/** How one need stands today, on the worse side of the step that meets it best. */
+export interface NeedStanding {
+  readonly met: boolean
+  readonly step: Step
+  readonly rung: number
+  readonly side: Side
+  readonly chance: number
+  readonly calmChance: number
+  readonly words: string
+}
+
+/** Whether one track meets a need at a rung. */
+export const trackMeets = (view: TrackView, rung: number): boolean => {
+  const { chance, calmChance } = chancesAt(view, rung)
+  return view.answers > 0 && chance >= WORK_CHANCE && calmChance >= CALM_CHANCE
+}
+
+const goodness = (view: TrackView, rung: number): number => {
+  const { chance, calmChance } = chancesAt(view, rung)
+  return (trackMeets(view, rung) ? 2 : 0) + chance * calmChance
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+const onSide = (side: Side): string => (side === 'none' ? '' : `, ${side}`)
+
+const wordsFor = (step: Step, rung: number, side: Side, view: TrackView): string => {
+  const what = `${step.name.toLowerCase()} to “${rungName(step, rung)}”${onSide(side)}`
+  if (view.answers === 0) return `${what}: not asked yet`
+  const { chance, calmChance } = chancesAt(view, rung)
+  if (chance < WORK_CHANCE) return `${what}: ${percent(chance)} chance of a light answer`
+  if (calmChance < CALM_CHANCE) return `${what}: ${percent(calmChance)} chance that it is not ${calmWord(2)}`
+  return `${what}: ${percent(chance)}, from ${count(view.answers, 'answer')}`
+}
+
+const standingOn = (views: Views, need: NeedRef, step: Step): NeedStanding => {
+  const rung = rungNeeded(need, step)
+  const [worse] = [...sideViews(views, step)].sort((a, b) => goodness(a.view, rung) - goodness(b.view, rung))
+  const { side, view } = worse!
+  const { chance, calmChance } = chancesAt(view, rung)
+  return {
+    met: trackMeets(view, rung),
+    step,
+    rung,
+    side,
+    chance,
+    calmChance,
+    words: wordsFor(step, rung, side, view),
+  }
+}
+
+/** How a need stands; `null` only for a program that names a step it does not have. */
+export const needStanding = (program: Program, views: Views, need: NeedRef): NeedStanding | null =>
+  stepsMeeting(program, need)
+    .map((step) => standingOn(views, need, step))
+    .reduce<NeedStanding | null>((best, standing) => {
+      if (best === null) return standing
+      if (best.met !== standing.met) return best.met ? best : standing
+      return standing.chance * standing.calmChance > best.chance * best.calmChance ? standing : best
+    }, null)
+
+/** The needs of a step that are not met, for opening it at a rung. */
+export const unmetNeeds = (program: Program, views: Views, step: Step, rung = 1): readonly NeedStanding[] =>
+  step.needs
+    .filter(({ fromRung }) => (fromRung ?? 1) <= rung)
+    .map((need) => needStanding(program, views, need))
+    .filter((standing): standing is NeedStanding => standing !== null && !standing.met)

@@ -1,0 +1,39 @@
+import { count, daysBetween, type Day, type Side } from '../answer'
+import { lowerFirst } from './text'
+import type { TrackView } from './judge'
+
+const tightWords = (tight: number): string => (tight === 0 ? '' : `, ${tight} tight`)
+
+/** How long ago in words: "today", "yesterday", "4 days ago". */
+export const ago = (day: Day, on: Day): string => {
+  const days = daysBetween(day, on)
+  if (days === 0) return 'today'
+  return days === 1 ? 'yesterday' : `${days} days ago`
+}
+
+/** What is known of a track and from what: "7 of the last 8 light, 2 tight; last asked 4 days ago". */
+export const knownFrom = (view: TrackView, on: Day): string => {
+  if (view.answers === 0 || view.lastDay === null) return 'not asked yet'
+  const { recent } = view
+  const light = recent.filter(({ grade }) => grade <= 1).length
+  const tight = recent.filter(({ calm }) => calm === 2).length
+  const share =
+    recent.length === 1
+      ? `its one answer was ${light === 1 ? 'light' : 'not light'}${tight === 1 ? ' but tight' : ''}`
+      : `${light} of the last ${recent.length} light${tightWords(tight)}`
+  return `${share}; last asked ${ago(view.lastDay, on)}`
+}
+
+/** The same with the side in front: "right: 3 of the last 8 light, 2 tight; last asked yesterday". */
+export const sideKnownFrom = (side: Side, view: TrackView, on: Day): string =>
+  side === 'none' ? knownFrom(view, on) : `${side}: ${knownFrom(view, on)}`
+
+/** "of 29 first asks about 2 would not be light and easy". */
+export const missesInWords = (likelyMisses: number, tracks: number): string => {
+  const about = likelyMisses < 0.5 ? 'fewer than 1' : `about ${Math.round(likelyMisses)}`
+  return `Of ${count(tracks, 'first ask')} ${about} would not be light and easy.`
+}
+
+/** The misses of a track as one line: "missing: …; …". Empty when none. */
+export const missingInWords = (view: TrackView): string =>
+  view.misses.length === 0 ? '' : `Missing: ${view.misses.map(({ words }) => lowerFirst(words)).join('; ')}.`
