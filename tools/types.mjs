@@ -4,7 +4,8 @@ import { spawnSync } from 'node:child_process'
 const projects = ['core', 'core/tsconfig.test.json', 'contract', 'server', 'demo', 'web', 'e2e']
 const failed = projects.filter(
   (project) =>
-    spawnSync(process.execPath, ['node_modules/ts7/bin/tsc', '-p', project], { stdio: 'inherit' }).status !== 0,
+    spawnSync(process.execPath, ['node_modules/ts7/bin/tsc', '-p', project], { stdio: 'inherit' }).status !==
+    0,
 )
 if (failed.length > 0) {
   console.error(`Types do not hold in: ${failed.join(', ')}`)

@@ -1,0 +1,109 @@
+import { z } from 'zod'
+import {
+  CalmSchema,
+  Day,
+  GradeSchema,
+  Id,
+  Instant,
+  Name,
+  PlaceSchema,
+  SideSchema,
+  StepKey,
+  Text,
+} from './primitives'
+
+/** One answer as it is logged. */
+export const NewAnswer = z.object({
+  id: Id,
+  horseId: Id,
+  sessionId: Id,
+  step: StepKey,
+  side: SideSchema,
+  rung: z.number().int().min(1, 'The first rung is 1.').max(20),
+  grade: GradeSchema,
+  calm: CalmSchema.nullable(),
+  /** The phone's clock when the answer was given. */
+  at: Instant,
+  byChance: z.boolean().default(false),
+  recalled: z.boolean().default(false),
+  uncued: z.boolean().default(false),
+  place: PlaceSchema.nullable().default(null),
+  moving: z.boolean().default(false),
+  /** Seconds to the answer, to settle, or of a hold. */
+  seconds: z.number().min(0).max(86_400).nullable().default(null),
+  fault: z.string().max(200).nullable().default(null),
+  /** The answer this one corrects. */
+  replaces: Id.nullable().default(null),
+})
+
+export const NewSession = z.object({
+  id: Id,
+  horseId: Id,
+  startedAt: Instant,
+  place: Name.nullable().default(null),
+})
+
+/** One thing to keep; a batch is kept item by item, in order, and says of each what became of it. */
+export const BatchItem = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('session'), session: NewSession }),
+  z.object({ do: z.literal('add'), answer: NewAnswer }),
+  z.object({
+    do: z.literal('void'),
+    id: Id,
+    answerId: Id,
+    reason: z.string().trim().min(1).max(200),
+    at: Instant,
+  }),
+])
+
+export const Batch = z.object({
+  /** The phone's clock when the batch was sent; the server's clock less this corrects a wrong one. */
+  sentAt: Instant,
+  items: z.array(z.unknown()).min(1).max(500, 'At most 500 items in one batch.'),
+})
+
+export const BatchReply = z.object({
+  items: z.array(
+    z.object({
+      /** The id of the session, the answer or the voiding; empty when it could not be read. */
+      id: z.string(),
+      status: z.enum(['kept', 'already', 'refused']),
+      /** Why it was refused, for a person to read. */
+      reason: z.string().optional(),
+      path: z.string().optional(),
+      /** The answer lies ahead of the server's clock and was kept all the same. */
+      ahead: z.boolean().optional(),
+    }),
+  ),
+})
+
+export const KeptAnswer = NewAnswer.extend({
+  day: Day,
+  personName: z.string(),
+  ahead: z.boolean(),
+  voided: z.object({ at: Instant, byName: z.string(), reason: z.string() }).nullable(),
+})
+
+export const Session = z.object({
+  id: Id,
+  horseId: Id,
+  horseName: z.string(),
+  personName: z.string(),
+  startedAt: Instant,
+  day: Day,
+  place: z.string().nullable(),
+  note: z.string(),
+  confirmedAt: Instant.nullable(),
+  answers: z.number().int(),
+  /** Another session of this horse runs over the same minutes. */
+  overlaps: z.boolean(),
+})
+
+export const Confirmation = z.object({ note: Text })
+
+export type NewAnswer = z.infer<typeof NewAnswer>
+export type NewSession = z.infer<typeof NewSession>
+export type BatchItem = z.infer<typeof BatchItem>
+export type BatchReply = z.infer<typeof BatchReply>
+export type KeptAnswer = z.infer<typeof KeptAnswer>
+export type Session = z.infer<typeof Session>

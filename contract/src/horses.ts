@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { Day, Id, Instant, Name, Text } from './primitives'
+
+export const SEXES = ['mare', 'gelding', 'entire'] as const
+export const KINDS = ['horse', 'pony', 'cob', 'mule', 'donkey'] as const
+
+/** What a person writes of a horse. */
+export const HorseForm = z.object({
+  name: Name,
+  born: Day.nullable(),
+  sex: z.enum(SEXES, 'Mare, gelding or entire.'),
+  kind: z.enum(KINDS, 'Horse, pony, cob, mule or donkey.'),
+  marks: Text,
+  origin: Text,
+  handled: z.boolean(),
+  arrived: Day,
+})
+
+export const PutHorse = HorseForm.extend({
+  /** The version this edit was made from; 0 for a new horse. */
+  version: z.number().int().min(0),
+})
+
+export const Horse = HorseForm.extend({
+  id: Id,
+  version: z.number().int(),
+  programId: Id,
+  schoolName: z.string(),
+  createdAt: Instant,
+})
+
+export type HorseForm = z.infer<typeof HorseForm>
+export type PutHorse = z.infer<typeof PutHorse>
+export type Horse = z.infer<typeof Horse>

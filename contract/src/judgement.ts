@@ -1,0 +1,176 @@
+import type { Burst, SessionPlan } from '@still-pine/core/plan'
+import type { GateVerdict, TrackView } from '@still-pine/core/readiness'
+import { z } from 'zod'
+import { Horse } from './horses'
+import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
+
+const ChancesSchema = z.object({
+  chance: z.number(),
+  low: z.number(),
+  high: z.number(),
+  calmChance: z.number(),
+})
+
+export const STATE_NAMES = ['new', 'started', 'slipped', 'coming', 'rusty', 'solid'] as const
+const MISS_RULES = ['chance', 'low', 'calm', 'days', 'answers', 'fought', 'cold', 'places', 'moving'] as const
+
+export const TrackViewSchema = ChancesSchema.extend({
+  state: z.enum(STATE_NAMES),
+  answers: z.number().int(),
+  daysWorked: z.number().int(),
+  byRung: z.array(ChancesSchema),
+  beyond: z.array(ChancesSchema),
+  workRung: z.number().int(),
+  holdsToRung: z.number().int(),
+  openAt: z.number().int(),
+  asksNeeded: z.number().int().nullable(),
+  placesMissing: z.array(PlaceSchema),
+  movingMissing: z.number().int(),
+  misses: z.array(z.object({ rule: z.enum(MISS_RULES), words: z.string() })),
+  lastDay: Day.nullable(),
+  passedColdToday: z.boolean(),
+  lastCold: z.object({ day: Day, passed: z.boolean() }).nullable(),
+  recent: z.array(z.object({ grade: GradeSchema, calm: CalmSchema.nullable() })),
+  recentDays: z.array(z.object({ day: Day, answers: z.number().int() })),
+  temper: z.enum(['soft', 'reactive', 'worried', 'learning', 'dull']).nullable(),
+  logLikelihood: z.number(),
+  meanAbility: z.number(),
+}) satisfies z.ZodType<TrackView>
+
+const GateTrackSchema = z.object({
+  step: z.string(),
+  name: z.string(),
+  side: SideSchema,
+  rung: z.number().int(),
+  must: z.enum(['solid', 'met']),
+  holds: z.boolean(),
+  chance: z.number(),
+  calmChance: z.number(),
+  state: z.enum(STATE_NAMES),
+  words: z.string(),
+})
+
+export const STOP_RULES = [
+  'safe-rail',
+  'mouth-check',
+  'saddle-check',
+  'veterinary-hold',
+  'age',
+  'incident',
+  'helper',
+  'helmet',
+  'company',
+] as const
+
+export const GateVerdictSchema = z.object({
+  gate: z.string(),
+  name: z.string(),
+  day: Day,
+  verdict: z.enum(['go', 'check-first', 'not-yet', 'stop']),
+  sentence: z.string(),
+  stops: z.array(z.object({ rule: z.enum(STOP_RULES), words: z.string() })),
+  tracks: z.array(GateTrackSchema),
+  due: z.array(
+    z.object({
+      step: z.string(),
+      name: z.string(),
+      side: SideSchema,
+      rung: z.number().int(),
+      asks: z.number().int(),
+      places: z.array(PlaceSchema),
+      reason: z.string(),
+    }),
+  ),
+  likelyMisses: z.number(),
+  likelyMissesWords: z.string(),
+  weakest: z.array(GateTrackSchema),
+  kit: z.array(z.string()),
+  cautions: z.array(z.string()),
+}) satisfies z.ZodType<GateVerdict>
+
+const BurstSchema = z.object({
+  step: z.string(),
+  name: z.string(),
+  purpose: z.enum(['check', 'mend', 'work', 'begin']),
+  sides: z.array(z.object({ side: SideSchema, rung: z.number().int(), asks: z.number().int() })),
+  firstSide: SideSchema,
+  minutes: z.number(),
+  again: z.boolean(),
+  reasons: z.array(z.string()),
+  kit: z.array(z.string()),
+  cautions: z.array(z.string()),
+  lightAsk: z
+    .object({ step: z.string(), name: z.string(), rung: z.number().int(), rungName: z.string() })
+    .nullable(),
+}) satisfies z.ZodType<Burst>
+
+export const SessionPlanSchema = z.object({
+  day: Day,
+  rests: z.boolean(),
+  reason: z.string(),
+  minutes: z.number(),
+  bursts: z.array(BurstSchema),
+  kit: z.array(z.string()),
+  closed: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
+}) satisfies z.ZodType<SessionPlan>
+
+export const Overrule = z.object({
+  id: Id,
+  gate: z.string(),
+  day: Day,
+  verdict: z.enum(['check-first', 'not-yet']),
+  reason: z.string(),
+  byName: z.string(),
+})
+
+/** A horse's whole path on one day. */
+export const Line = z.object({
+  horse: Horse,
+  day: Day,
+  tracks: z.array(z.object({ step: z.string(), side: SideSchema, view: TrackViewSchema })),
+  gates: z.array(GateVerdictSchema),
+  overrules: z.array(Overrule),
+  plan: SessionPlanSchema,
+  /** Days with answers, and days since it came: two counters that never mix. */
+  workDays: z.number().int(),
+  calendarDays: z.number().int(),
+})
+
+/** One row of today's running order. */
+export const TodayRow = z.object({
+  horse: Horse,
+  plan: SessionPlanSchema,
+  /** Answers kept today. */
+  answersToday: z.number().int(),
+})
+
+export const Change = z.object({
+  step: z.string(),
+  side: SideSchema,
+  from: z.enum(STATE_NAMES),
+  to: z.enum(STATE_NAMES),
+  chanceBefore: z.number(),
+  chanceAfter: z.number(),
+  answers: z.number().int(),
+})
+
+export const SessionChanges = z.object({
+  changes: z.array(Change),
+  /** What the plan of that day held and the session did not: sides, steps. */
+  leftOut: z.array(z.string()),
+  next: z.string(),
+})
+
+export const WeekRow = z.object({
+  horseId: Id,
+  horseName: z.string(),
+  days: z.array(z.object({ day: Day, answers: z.number().int() })),
+  goingStale: z.array(z.object({ name: z.string(), side: SideSchema, days: z.number().int() })),
+})
+
+export type Line = z.infer<typeof Line>
+export type TodayRow = z.infer<typeof TodayRow>
+export type Overrule = z.infer<typeof Overrule>
+export type Change = z.infer<typeof Change>
+export type SessionChanges = z.infer<typeof SessionChanges>
+export type WeekRow = z.infer<typeof WeekRow>

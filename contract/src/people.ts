@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import { Day, Id, Instant, Name } from './primitives'
+import { ROLES } from './rights'
+
+export const Email = z.email('This is not an e-mail address.').max(200)
+export const Password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.')
+
+const isTimeZone = (name: string): boolean => {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name })
+    return true
+  } catch {
+    return false
+  }
+}
+
+export const TimeZone = z.string().refine(isTimeZone, 'This is not a time zone, such as Europe/Oslo.')
+
+export const SignIn = z.object({
+  email: Email,
+  password: z.string().min(1, 'Please write your password.').max(200),
+})
+
+export const FirstRun = z.object({
+  yardName: Name,
+  timeZone: TimeZone,
+  personName: Name,
+  email: Email,
+  password: Password,
+})
+
+export const Settings = z.object({
+  theme: z.enum(['light', 'dark', 'pen', 'system']),
+  /** Seconds the person takes to press after seeing. */
+  pressLagSeconds: z.number().min(0).max(2),
+  /** `KeyboardEvent.key` of the remote's two buttons. */
+  forwardKey: z.string().min(1).max(30),
+  backKey: z.string().min(1).max(30),
+  vibrate: z.boolean(),
+})
+
+export const DEFAULT_SETTINGS: Settings = {
+  theme: 'system',
+  pressLagSeconds: 0.4,
+  forwardKey: 'PageDown',
+  backKey: 'PageUp',
+  vibrate: true,
+}
+
+export const Person = z.object({ id: Id, name: z.string(), role: z.enum(ROLES) })
+
+export const Me = z.object({
+  person: Person.extend({ settings: Settings }),
+  yard: z.object({ id: Id, name: z.string(), timeZone: z.string(), demo: z.boolean() }),
+  /** Today in the yard's time zone, and the server's clock. */
+  today: Day,
+  now: Instant,
+})
+
+export const About = z.object({
+  version: z.string(),
+  demo: z.boolean(),
+  /** No yard has been made yet. */
+  needsFirstRun: z.boolean(),
+})
+
+export type Settings = z.infer<typeof Settings>
+export type Me = z.infer<typeof Me>
+export type About = z.infer<typeof About>
+export type FirstRun = z.infer<typeof FirstRun>
+export type SignIn = z.infer<typeof SignIn>
+export type Person = z.infer<typeof Person>

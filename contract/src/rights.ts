@@ -1,0 +1,32 @@
+export const ROLES = ['starter', 'helper', 'owner'] as const
+export type Role = (typeof ROLES)[number]
+
+export const ACTIONS = [
+  'read-yard',
+  'log-answers',
+  'mend-answers',
+  'confirm-session',
+  'edit-horse',
+  'record-check',
+  'record-incident',
+  'confirm-on-the-day',
+  'overrule-gate',
+  'own-settings',
+] as const
+export type Action = (typeof ACTIONS)[number]
+
+/** Who may do what. An owner sees the reports of their own horses only, and those have no route yet. */
+export const RIGHTS: Readonly<Record<Role, readonly Action[]>> = {
+  starter: ACTIONS,
+  helper: [
+    'read-yard',
+    'log-answers',
+    'confirm-session',
+    'record-incident',
+    'confirm-on-the-day',
+    'own-settings',
+  ],
+  owner: ['own-settings'],
+}
+
+export const mayDo = (role: Role, action: Action): boolean => RIGHTS[role].includes(action)

@@ -1,0 +1,239 @@
+import type { Program } from '@still-pine/core/program'
+import { z } from 'zod'
+import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
+import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
+import { Horse, PutHorse } from './horses'
+import { Line, Overrule, SessionChanges, TodayRow, WeekRow } from './judgement'
+import { About, FirstRun, Me, Person, Settings, SignIn } from './people'
+import { Day, Id, StepKey } from './primitives'
+import type { Route } from './route'
+
+const none = z.object({})
+const nothing = z.object({ ok: z.literal(true) })
+const horse = z.object({ horseId: Id })
+
+type Parts<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType> = Pick<
+  Route<P, Q, B, R>,
+  'method' | 'path' | 'summary' | 'needs' | 'reply'
+> &
+  Partial<Pick<Route<P, Q, B, R>, 'params' | 'query' | 'body'>>
+
+const route = <
+  R extends z.ZodType,
+  P extends z.ZodType = typeof none,
+  Q extends z.ZodType = typeof none,
+  B extends z.ZodType = typeof none,
+>(
+  parts: Parts<P, Q, B, R>,
+): Route<P, Q, B, R> => ({ params: none, query: none, body: none, ...parts }) as unknown as Route<P, Q, B, R>
+
+/** A program as stored; checked by core's own validation, not field by field here. */
+export const ProgramDocument = z.object({
+  id: Id,
+  program: z.custom<Program>((value) => typeof value === 'object'),
+})
+
+export const routes = {
+  about: route({ method: 'get', path: '/about', summary: 'What runs here', needs: 'open', reply: About }),
+  firstRun: route({
+    method: 'post',
+    path: '/first-run',
+    summary: 'Make the yard and its first person',
+    needs: 'open',
+    body: FirstRun,
+    reply: Me,
+  }),
+  signIn: route({
+    method: 'post',
+    path: '/sign-in',
+    summary: 'Sign in',
+    needs: 'open',
+    body: SignIn,
+    reply: Me,
+  }),
+  signInDemo: route({
+    method: 'post',
+    path: '/sign-in/demo',
+    summary: 'Sign in as the demo starter, on a demo server only',
+    needs: 'open',
+    reply: Me,
+  }),
+  signOut: route({ method: 'post', path: '/sign-out', summary: 'Sign out', needs: 'open', reply: nothing }),
+  me: route({ method: 'get', path: '/me', summary: 'Who is signed in', needs: 'signed-in', reply: Me }),
+  settings: route({
+    method: 'put',
+    path: '/me/settings',
+    summary: 'Keep one’s own settings',
+    needs: 'own-settings',
+    body: Settings,
+    reply: Settings,
+  }),
+  people: route({
+    method: 'get',
+    path: '/people',
+    summary: 'The people of the yard',
+    needs: 'read-yard',
+    reply: z.object({ people: z.array(Person) }),
+  }),
+  program: route({
+    method: 'get',
+    path: '/programs/{programId}',
+    summary: 'One version of a program',
+    needs: 'read-yard',
+    params: z.object({ programId: Id }),
+    reply: ProgramDocument,
+  }),
+  today: route({
+    method: 'get',
+    path: '/today',
+    summary: 'Today’s running order with each horse’s plan',
+    needs: 'read-yard',
+    reply: z.object({ day: Day, rows: z.array(TodayRow) }),
+  }),
+  week: route({
+    method: 'get',
+    path: '/week',
+    summary: 'Who worked in the last seven days, and what goes stale',
+    needs: 'read-yard',
+    reply: z.object({ days: z.array(Day), rows: z.array(WeekRow) }),
+  }),
+  horse: route({
+    method: 'get',
+    path: '/horses/{horseId}',
+    summary: 'One horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: Horse,
+  }),
+  putHorse: route({
+    method: 'put',
+    path: '/horses/{horseId}',
+    summary: 'Add a horse or change it',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutHorse,
+    reply: Horse,
+  }),
+  line: route({
+    method: 'get',
+    path: '/horses/{horseId}/line',
+    summary: 'A horse’s tracks, gates and plan on a day',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({ on: Day.optional() }),
+    reply: Line,
+  }),
+  stepAnswers: route({
+    method: 'get',
+    path: '/horses/{horseId}/steps/{step}/answers',
+    summary: 'The newest answers of one step, voided ones too',
+    needs: 'read-yard',
+    params: z.object({ horseId: Id, step: StepKey }),
+    query: z.object({ before: Id.optional() }),
+    reply: z.object({ answers: z.array(KeptAnswer) }),
+  }),
+  batch: route({
+    method: 'post',
+    path: '/answers/batch',
+    summary: 'Keep sessions, answers and corrections, each at most once',
+    needs: 'log-answers',
+    body: Batch,
+    reply: BatchReply,
+  }),
+  sessions: route({
+    method: 'get',
+    path: '/sessions',
+    summary: 'The sessions of a day, or the newest of a horse',
+    needs: 'read-yard',
+    query: z.object({ on: Day.optional(), horseId: Id.optional() }),
+    reply: z.object({ sessions: z.array(Session) }),
+  }),
+  session: route({
+    method: 'get',
+    path: '/sessions/{sessionId}',
+    summary: 'One session with its answers',
+    needs: 'read-yard',
+    params: z.object({ sessionId: Id }),
+    reply: z.object({ session: Session, answers: z.array(KeptAnswer) }),
+  }),
+  sessionChanges: route({
+    method: 'get',
+    path: '/sessions/{sessionId}/changes',
+    summary: 'What a session’s day changed',
+    needs: 'read-yard',
+    params: z.object({ sessionId: Id }),
+    reply: SessionChanges,
+  }),
+  confirmSession: route({
+    method: 'put',
+    path: '/sessions/{sessionId}/confirmation',
+    summary: 'Confirm a session after mending it',
+    needs: 'confirm-session',
+    params: z.object({ sessionId: Id }),
+    body: Confirmation,
+    reply: Session,
+  }),
+  checks: route({
+    method: 'get',
+    path: '/horses/{horseId}/checks',
+    summary: 'Checks of a horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ checks: z.array(Check) }),
+  }),
+  putCheck: route({
+    method: 'put',
+    path: '/horses/{horseId}/checks/{checkId}',
+    summary: 'Record a check or a veterinary hold',
+    needs: 'record-check',
+    params: horse.extend({ checkId: Id }),
+    body: PutCheck,
+    reply: Check,
+  }),
+  incidents: route({
+    method: 'get',
+    path: '/horses/{horseId}/incidents',
+    summary: 'Incidents of a horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ incidents: z.array(Incident) }),
+  }),
+  putIncident: route({
+    method: 'put',
+    path: '/horses/{horseId}/incidents/{incidentId}',
+    summary: 'Record an incident',
+    needs: 'record-incident',
+    params: horse.extend({ incidentId: Id }),
+    body: PutIncident,
+    reply: Incident,
+  }),
+  putConfirmations: route({
+    method: 'put',
+    path: '/horses/{horseId}/confirmations/{day}',
+    summary: 'Confirm helper, helmet, rail or company for a day',
+    needs: 'confirm-on-the-day',
+    params: horse.extend({ day: Day }),
+    body: PutConfirmations,
+    reply: PutConfirmations,
+  }),
+  putOverrule: route({
+    method: 'put',
+    path: '/horses/{horseId}/overrules/{overruleId}',
+    summary: 'Overrule Not yet or Check first with a reason; never a Stop',
+    needs: 'overrule-gate',
+    params: horse.extend({ overruleId: Id }),
+    body: PutOverrule,
+    reply: Overrule,
+  }),
+} as const
+
+export type Routes = typeof routes
+export type RouteName = keyof Routes
+export type ReplyOf<N extends RouteName> = z.infer<Routes[N]['reply']>
+export type BodyOf<N extends RouteName> = z.input<Routes[N]['body']>
+export type ParamsOf<N extends RouteName> = z.infer<Routes[N]['params']>
+export type QueryOf<N extends RouteName> = z.infer<Routes[N]['query']>
+
+/** The path of a route with its parameters filled in. */
+export const pathTo = (path: string, params: Readonly<Record<string, string>>): string =>
+  path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name] ?? ''))

@@ -1,0 +1,102 @@
+import { randomUUID } from 'node:crypto'
+import { join } from 'node:path'
+import express, { type Express, type RequestHandler } from 'express'
+import helmet from 'helmet'
+import { sameOrigin } from './auth/origin'
+import { signInSessions } from './auth/session'
+import { careRoutes } from './http/care'
+import type { Dependencies } from './http/dependencies'
+import { health } from './http/health'
+import { horseRoutes } from './http/horses'
+import { lineRoutes } from './http/lines'
+import { openApi } from './http/openapi'
+import { peopleRoutes } from './http/people'
+import { problems } from './http/problems'
+import { Refusal } from './http/refusal'
+import { sessionRoutes } from './http/sessions'
+
+const BODY_LIMIT = '1mb'
+
+const named: RequestHandler = (_request, reply, next) => {
+  reply.locals.requestId = randomUUID()
+  reply.setHeader('X-Request-Id', reply.locals.requestId as string)
+  next()
+}
+
+/** One line a request, without addresses, names or bodies. */
+const logged =
+  ({ logger }: Dependencies): RequestHandler =>
+  (request, reply, next) => {
+    const started = performance.now()
+    reply.on('finish', () =>
+      logger.info({
+        requestId: reply.locals.requestId as string,
+        method: request.method,
+        route: (request.route as { path?: string } | undefined)?.path ?? request.path.split('/')[1],
+        status: reply.statusCode,
+        ms: Math.round(performance.now() - started),
+      }),
+    )
+    next()
+  }
+
+const security = ({ secure }: Dependencies): RequestHandler =>
+  helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // Radix positions its layers with inline styles.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'"],
+        upgradeInsecureRequests: secure ? [] : null,
+      },
+    },
+    strictTransportSecurity: secure,
+  })
+
+const api = (deps: Dependencies): express.Router => {
+  const router = express.Router()
+  const description = openApi(deps.version)
+  router.get('/openapi.json', (_request, reply) => void reply.json(description))
+  router.use(sameOrigin, express.json({ limit: BODY_LIMIT }))
+  router.use(signInSessions(deps.pool, deps.cookieSecret, deps.secure))
+  router.use((_request, reply, next) => {
+    reply.setHeader('Cache-Control', 'no-store')
+    next()
+  })
+  peopleRoutes(router, deps)
+  horseRoutes(router, deps)
+  lineRoutes(router, deps)
+  sessionRoutes(router, deps)
+  careRoutes(router, deps)
+  router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
+  return router
+}
+
+const serveInterface = (app: Express, folder: string): void => {
+  app.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (reply, path) =>
+        reply.setHeader(
+          'Cache-Control',
+          path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+        ),
+    }),
+  )
+  app.get('/{*splat}', (_request, reply) => reply.sendFile(join(folder, 'index.html')))
+}
+
+/** The application as a value: everything it needs comes in, nothing is started. */
+export const makeApp = (deps: Dependencies): Express => {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(named, logged(deps), security(deps))
+  health(app, deps)
+  app.use('/api/v1', api(deps))
+  if (deps.webFolder !== null) serveInterface(app, deps.webFolder)
+  app.use(problems(deps.logger))
+  return app
+}

@@ -1,0 +1,131 @@
+import type { KeptAnswer, NewAnswer } from '@still-pine/contract'
+import type { TrackedAnswer } from '@still-pine/core/readiness'
+import { maybeRow, rows, run, sql, type Client } from './sql'
+
+/** An answer as it is written: with its corrected time and its day. */
+export interface AnswerToKeep extends Omit<NewAnswer, 'at'> {
+  readonly at: Date
+  readonly phoneAt: Date
+  readonly day: string
+  readonly ahead: boolean
+  readonly personId: string
+}
+
+export interface Evidence extends TrackedAnswer {
+  readonly id: string
+  readonly at: Date
+  readonly seq: number
+}
+
+/** Adds an answer once; gives its place in the order of keeping, or nothing if it was there already. */
+export const insertAnswer = (client: Client, yardId: string, a: AnswerToKeep) =>
+  maybeRow<{ seq: number }>(
+    client,
+    sql`insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
+                            phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, replaces)
+        values (${a.id}, ${yardId}, ${a.horseId}, ${a.sessionId}, ${a.personId}, ${a.step}, ${a.side}, ${a.rung},
+                ${a.grade}, ${a.calm}, ${a.at}, ${a.day}, ${a.phoneAt}, ${a.ahead}, ${a.byChance}, ${a.recalled},
+                ${a.uncued}, ${a.place}, ${a.moving}, ${a.seconds}, ${a.fault}, ${a.replaces})
+        on conflict (id) do nothing returning seq`,
+  )
+
+export const answerTrack = (client: Client, id: string) =>
+  maybeRow<{ horseId: string; step: string; side: string; voided: boolean }>(
+    client,
+    sql`select a.horse_id as "horseId", a.step, a.side, v.id is not null as voided
+        from answer a left join voiding v on v.answer_id = a.id where a.id = ${id}`,
+  )
+
+export const insertVoiding = (
+  client: Client,
+  yardId: string,
+  v: { id: string; answerId: string; personId: string; at: Date; reason: string },
+) =>
+  run(
+    client,
+    sql`insert into voiding (id, yard_id, answer_id, person_id, at, reason)
+        values (${v.id}, ${yardId}, ${v.answerId}, ${v.personId}, ${v.at}, ${v.reason})
+        on conflict do nothing`,
+  )
+
+/** A horse's answers on some steps that still stand, in the order they were given. */
+export const evidence = (client: Client, horseId: string, steps: readonly string[], upTo: string | null) =>
+  rows<Evidence>(
+    client,
+    sql`select a.id, a.seq, a.at, a.day, a.step, a.side, a.rung, a.grade, a.calm, a.by_chance as "byChance",
+               a.recalled, a.uncued, a.place, a.moving
+        from answer a left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and a.step = any(${steps}) and v.id is null
+          and (${upTo}::date is null or a.day <= ${upTo}::date)
+        order by a.at, a.seq`,
+  )
+
+interface KeptRow extends Omit<KeptAnswer, 'at' | 'voided'> {
+  readonly at: Date
+  readonly voidedAt: Date | null
+  readonly voidedBy: string | null
+  readonly voidReason: string | null
+}
+
+const toKept = ({ at, voidedAt, voidedBy, voidReason, ...row }: KeptRow): KeptAnswer => ({
+  ...row,
+  at: at.toISOString(),
+  voided: voidedAt && { at: voidedAt.toISOString(), byName: voidedBy ?? '', reason: voidReason ?? '' },
+})
+
+const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
+    a.calm, a.at, a.day, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault,
+    a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
+  from answer a join person p on p.id = a.person_id
+  left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
+
+export const answersOfSession = async (client: Client, sessionId: string): Promise<KeptAnswer[]> =>
+  (
+    await rows<KeptRow>(client, {
+      text: `${KEPT} where a.session_id = $1 order by a.at, a.seq`,
+      values: [sessionId],
+    })
+  ).map(toKept)
+
+/** How many answers of a step are shown at once. */
+export const STEP_PAGE = 60
+
+/** The newest answers of a step, newest first; `before` goes on from an answer of the page before. */
+export const answersOfStep = async (
+  client: Client,
+  horseId: string,
+  step: string,
+  before: string | undefined,
+): Promise<KeptAnswer[]> =>
+  (
+    await rows<KeptRow>(client, {
+      text: `${KEPT} where a.horse_id = $1 and a.step = $2
+             and ($3::uuid is null or (a.at, a.seq) < (select at, seq from answer where id = $3))
+             order by a.at desc, a.seq desc limit ${STEP_PAGE}`,
+      values: [horseId, step, before ?? null],
+    })
+  ).map(toKept)
+
+export interface DayCount {
+  readonly horseId: string
+  readonly day: string
+  readonly answers: number
+}
+
+/** Standing answers per horse and day, from one day to another. */
+export const answersPerDay = (client: Client, from: string, to: string) =>
+  rows<DayCount>(
+    client,
+    sql`select a.horse_id as "horseId", a.day, count(*)::int as answers
+        from answer a left join voiding v on v.answer_id = a.id
+        where a.day between ${from} and ${to} and v.id is null
+        group by a.horse_id, a.day`,
+  )
+
+export const workDays = async (client: Client, horseId: string, upTo: string): Promise<number> =>
+  (await maybeRow<{ days: number }>(
+    client,
+    sql`select count(distinct a.day)::int as days
+        from answer a left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and a.day <= ${upTo} and v.id is null`,
+  ))!.days

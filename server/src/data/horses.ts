@@ -1,0 +1,82 @@
+import type { Horse, PutHorse } from '@still-pine/contract'
+import type { Program } from '@still-pine/core/program'
+import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
+
+interface Row extends Omit<Horse, 'createdAt'> {
+  readonly createdAt: Date
+}
+
+const select = (where: Sql): Sql => ({
+  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.version,
+                h.program_id as "programId", p.document->>'name' as "schoolName", h.created_at as "createdAt"
+         from horse h join program p on p.id = h.program_id ${where.text}`,
+  values: where.values,
+})
+
+const toHorse = ({ createdAt, ...row }: Row): Horse => ({ ...row, createdAt: createdAt.toISOString() })
+
+export const allHorses = async (client: Client): Promise<Horse[]> =>
+  (await rows<Row>(client, select(sql`order by h.created_at, h.id`))).map(toHorse)
+
+export const horseById = async (client: Client, id: string): Promise<Horse | undefined> => {
+  const row = await maybeRow<Row>(client, select(sql`where h.id = ${id}`))
+  return row && toHorse(row)
+}
+
+export const insertHorse = (
+  client: Client,
+  yardId: string,
+  programId: string,
+  id: string,
+  horse: PutHorse,
+  at: Date,
+) =>
+  run(
+    client,
+    sql`insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, version, created_at)
+        values (${id}, ${yardId}, ${programId}, ${horse.name}, ${horse.born}, ${horse.sex}, ${horse.kind},
+                ${horse.marks}, ${horse.origin}, ${horse.handled}, ${horse.arrived}, 1, ${at})
+        on conflict (id) do nothing`,
+  )
+
+/** Changes a horse if it is still at the version the edit was made from. */
+export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
+  run(
+    client,
+    sql`update horse set name = ${horse.name}, born = ${horse.born}, sex = ${horse.sex}, kind = ${horse.kind},
+               marks = ${horse.marks}, origin = ${horse.origin}, handled = ${horse.handled},
+               arrived = ${horse.arrived}, version = version + 1
+        where id = ${id} and version = ${horse.version}`,
+  )
+
+export interface HorseTip {
+  readonly lastAt: Date | null
+  readonly lastSeq: number | null
+}
+
+/** Holds a horse's history for this transaction, so that two writers take turns. */
+export const lockHorse = (client: Client, id: string) =>
+  maybeRow<HorseTip>(
+    client,
+    sql`select last_at as "lastAt", last_seq as "lastSeq" from horse where id = ${id} for update`,
+  )
+
+export const saveTip = (client: Client, id: string, tip: HorseTip) =>
+  run(client, sql`update horse set last_at = ${tip.lastAt}, last_seq = ${tip.lastSeq} where id = ${id}`)
+
+export const programById = (client: Client, id: string) =>
+  maybeRow<{ id: string; document: Program }>(client, sql`select id, document from program where id = ${id}`)
+
+export const newestProgram = (client: Client, school: string) =>
+  maybeRow<{ id: string; document: Program }>(
+    client,
+    sql`select id, document from program where school = ${school} order by version desc limit 1`,
+  )
+
+export const insertProgram = (client: Client, yardId: string, id: string, document: Program) =>
+  run(
+    client,
+    sql`insert into program (id, yard_id, school, version, document)
+        values (${id}, ${yardId}, ${document.school}, ${document.version}, ${JSON.stringify(document)})
+        on conflict (yard_id, school, version) do nothing`,
+  )

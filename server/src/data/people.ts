@@ -1,0 +1,75 @@
+import type { Settings, Person } from '@still-pine/contract'
+import { maybeRow, rows, run, sql, type Client } from './sql'
+
+export interface PersonRow {
+  readonly id: string
+  readonly name: string
+  readonly role: Person['role']
+  readonly settings: Settings
+  readonly passwordHash: string | null
+}
+
+export interface YardRow {
+  readonly id: string
+  readonly name: string
+  readonly timeZone: string
+  readonly demo: boolean
+}
+
+/** Before a yard is known: whose address this is. */
+export const findPersonByEmail = (client: Client, email: string) =>
+  maybeRow<{ personId: string | null; yardId: string | null }>(
+    client,
+    sql`select person_id as "personId", yard_id as "yardId" from find_person_by_email(${email})`,
+  )
+
+export const findYardOfPerson = async (client: Client, personId: string): Promise<string | null> =>
+  (await maybeRow<{ id: string | null }>(client, sql`select find_yard_of_person(${personId}) as id`))?.id ??
+  null
+
+export const anyYard = async (client: Client): Promise<string | null> =>
+  (await maybeRow<{ id: string | null }>(client, sql`select any_yard() as id`))?.id ?? null
+
+/** Lets one first run at a time look and make. */
+export const lockFirstRun = (client: Client) => run(client, sql`select pg_advisory_xact_lock(7166001)`)
+
+export const insertYard = (client: Client, yard: YardRow, at: Date) =>
+  run(
+    client,
+    sql`insert into yard (id, name, time_zone, demo, created_at)
+        values (${yard.id}, ${yard.name}, ${yard.timeZone}, ${yard.demo}, ${at})`,
+  )
+
+export const insertPerson = (
+  client: Client,
+  yardId: string,
+  person: PersonRow & { email: string },
+  at: Date,
+) =>
+  run(
+    client,
+    sql`insert into person (id, yard_id, name, email, role, password_hash, settings, created_at)
+        values (${person.id}, ${yardId}, ${person.name}, ${person.email}, ${person.role},
+                ${person.passwordHash}, ${JSON.stringify(person.settings)}, ${at})`,
+  )
+
+export const yardNow = (client: Client) =>
+  maybeRow<YardRow>(client, sql`select id, name, time_zone as "timeZone", demo from yard`)
+
+export const personById = (client: Client, id: string) =>
+  maybeRow<PersonRow>(
+    client,
+    sql`select id, name, role, settings, password_hash as "passwordHash" from person where id = ${id}`,
+  )
+
+export const firstStarter = (client: Client) =>
+  maybeRow<{ id: string }>(
+    client,
+    sql`select id from person where role = 'starter' order by created_at, id limit 1`,
+  )
+
+export const allPeople = (client: Client) =>
+  rows<Person>(client, sql`select id, name, role from person order by name collate "und-x-icu", id`)
+
+export const saveSettings = (client: Client, personId: string, settings: Settings) =>
+  run(client, sql`update person set settings = ${JSON.stringify(settings)} where id = ${personId}`)

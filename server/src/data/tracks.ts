@@ -1,0 +1,109 @@
+import type { Side } from '@still-pine/core/answer'
+import {
+  trackKey,
+  type Tally,
+  type TrackKey,
+  type TrackRecord,
+  type TrackView,
+} from '@still-pine/core/readiness'
+import { rows, run, sql, type Client } from './sql'
+
+interface Row {
+  readonly step: string
+  readonly side: Side
+  readonly ability: Buffer
+  readonly calm: Buffer
+  readonly logLikelihood: number
+  readonly lastDay: string
+  readonly daysWorked: number
+  readonly tally: Tally
+}
+
+// A posterior is stored as its 281 doubles, lowest ability first, as this machine writes them (little-endian).
+const toBytes = (density: Float64Array): Buffer =>
+  Buffer.from(density.buffer, density.byteOffset, density.byteLength)
+const fromBytes = (bytes: Buffer): Float64Array => new Float64Array(new Uint8Array(bytes).buffer)
+
+const toRecord = (row: Row): TrackRecord => ({
+  belief: {
+    ability: fromBytes(row.ability),
+    calm: fromBytes(row.calm),
+    logLikelihood: row.logLikelihood,
+    lastDay: row.lastDay,
+    daysWorked: row.daysWorked,
+  },
+  tally: row.tally,
+})
+
+export const allTracks = async (client: Client, horseId: string): Promise<Map<TrackKey, TrackRecord>> => {
+  const found = await rows<Row>(
+    client,
+    sql`select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
+               days_worked as "daysWorked", tally
+        from track where horse_id = ${horseId}`,
+  )
+  return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
+}
+
+const splitKey = (key: TrackKey): [string, Side] => {
+  const [step, side] = key.split('/') as [string, Side]
+  return [step, side]
+}
+
+export const saveTracks = async (
+  client: Client,
+  yardId: string,
+  horseId: string,
+  records: ReadonlyMap<TrackKey, TrackRecord>,
+): Promise<void> => {
+  for (const [key, { belief, tally }] of records) {
+    const [step, side] = splitKey(key)
+    await run(
+      client,
+      sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked, tally)
+          values (${yardId}, ${horseId}, ${step}, ${side}, ${toBytes(belief.ability)}, ${toBytes(belief.calm)},
+                  ${belief.logLikelihood}, ${belief.lastDay}, ${belief.daysWorked}, ${JSON.stringify(tally)})
+          on conflict (horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
+            log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
+            days_worked = excluded.days_worked, tally = excluded.tally`,
+    )
+  }
+}
+
+export const deleteTracks = (client: Client, horseId: string, steps: readonly string[]) =>
+  run(client, sql`delete from track where horse_id = ${horseId} and step = any(${steps})`)
+
+export interface DayView {
+  readonly step: string
+  readonly side: Side
+  readonly view: TrackView
+}
+
+export const dayViews = (client: Client, horseId: string, day: string) =>
+  rows<DayView>(
+    client,
+    sql`select step, side, view from track_day where horse_id = ${horseId} and day = ${day}`,
+  )
+
+export const saveDayViews = (
+  client: Client,
+  yardId: string,
+  horseId: string,
+  day: string,
+  views: readonly DayView[],
+) =>
+  run(
+    client,
+    sql`insert into track_day (yard_id, horse_id, day, step, side, view)
+        select ${yardId}, ${horseId}, ${day}, v.step, v.side, v.view
+        from jsonb_to_recordset(${JSON.stringify(views)}::jsonb) as v(step text, side text, view jsonb)
+        on conflict do nothing`,
+  )
+
+/** Forgets what was shown of some steps; other days of a horse are of no more use once it has a new answer. */
+export const dropDayViews = (client: Client, horseId: string, steps: readonly string[]) =>
+  run(client, sql`delete from track_day where horse_id = ${horseId} and step = any(${steps})`)
+
+/** Keeps the table small: views of days gone by are made again if anybody asks. */
+export const dropOldDayViews = (client: Client, horseId: string, before: string) =>
+  run(client, sql`delete from track_day where horse_id = ${horseId} and day < ${before}`)

@@ -1,0 +1,22 @@
+import type { Logger } from 'pino'
+import type { Pool } from '../data/pool'
+
+/** What the application is built from; tests build it from their own. */
+export interface Dependencies {
+  readonly pool: Pool
+  /** The clock; only demo and tests may set it. */
+  readonly now: () => Date
+  readonly logger: Logger
+  readonly version: string
+  readonly demo: boolean
+  /** Signs the cookie; the same on every instance. */
+  readonly cookieSecret: string
+  /** Cookies over HTTPS only. */
+  readonly secure: boolean
+  /** The built interface, where there is one. */
+  readonly webFolder: string | null
+  /** Hold every reply against its schema. */
+  readonly checkReplies: boolean
+  /** Sign-in tries allowed in a quarter of an hour from one address. */
+  readonly signInTries: number
+}

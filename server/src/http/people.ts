@@ -1,0 +1,139 @@
+import { DEFAULT_SETTINGS, routes, type Me } from '@still-pine/contract'
+import { FEET_FIRST } from '@still-pine/core/program'
+import type { Request, Router } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import { v7 as uuid } from 'uuid'
+import { hashPassword, passwordFits } from '../auth/passwords'
+import { insertProgram } from '../data/horses'
+import {
+  allPeople,
+  anyYard,
+  findPersonByEmail,
+  firstStarter,
+  insertPerson,
+  insertYard,
+  lockFirstRun,
+  personById,
+  saveSettings,
+  yardNow,
+} from '../data/people'
+import { inYard } from '../data/pool'
+import { dayIn } from '../records/yard-day'
+import type { Dependencies } from './dependencies'
+import { Refusal } from './refusal'
+import { serve, serveOpen } from './serve'
+
+const NOBODY = '00000000-0000-0000-0000-000000000000'
+const QUARTER_HOUR_MS = 15 * 60_000
+
+const meOf = ({ pool, now }: Dependencies, yardId: string, personId: string): Promise<Me> =>
+  inYard(pool, { yardId, personId }, async (client) => {
+    const yard = (await yardNow(client))!
+    const { id, name, role, settings } = (await personById(client, personId))!
+    return {
+      person: { id, name, role, settings: { ...DEFAULT_SETTINGS, ...settings } },
+      yard,
+      today: dayIn(yard.timeZone, now()),
+      now: now().toISOString(),
+    }
+  })
+
+/** A new sign-in gets a new session id, so that one planted before is worth nothing. */
+const startSession = (request: Request, personId: string): Promise<void> =>
+  new Promise((resolve, reject) => {
+    request.session.regenerate((error: unknown) => {
+      if (error) return reject(error as Error)
+      request.session.personId = personId
+      request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()))
+    })
+  })
+
+const endSession = (request: Request): Promise<void> =>
+  new Promise((resolve, reject) => {
+    request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve()))
+  })
+
+const signInRoutes = (router: Router, deps: Dependencies): void => {
+  const limit = rateLimit({
+    windowMs: QUARTER_HOUR_MS,
+    limit: deps.signInTries,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    skipSuccessfulRequests: true,
+    handler: (_request, _reply, next) =>
+      next(new Refusal('too-many-tries', 'Too many tries. Wait a quarter of an hour and try again.')),
+  })
+  router.use(routes.signIn.path, limit)
+
+  serveOpen(router, deps, routes.signIn, async ({ body }, request) => {
+    const found = await findPersonByEmail(deps.pool, body.email)
+    const yardId = found?.yardId ?? NOBODY
+    const personId = found?.personId ?? NOBODY
+    const person = await inYard(deps.pool, { yardId, personId }, (client) => personById(client, personId))
+    if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
+      throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
+    await startSession(request, personId)
+    return meOf(deps, yardId, personId)
+  })
+
+  serveOpen(router, deps, routes.signInDemo, async (_input, request) => {
+    const yardId = deps.demo ? await anyYard(deps.pool) : null
+    if (yardId === null) throw new Refusal('not-found', 'This is not a demo server.')
+    const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, firstStarter)
+    if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
+    await startSession(request, starter.id)
+    return meOf(deps, yardId, starter.id)
+  })
+
+  serveOpen(router, deps, routes.signOut, async (_input, request) => {
+    await endSession(request)
+    return { ok: true as const }
+  })
+}
+
+const firstRunRoute = (router: Router, deps: Dependencies): void => {
+  serveOpen(router, deps, routes.firstRun, async ({ body }, request) => {
+    const yardId = uuid()
+    const personId = uuid()
+    const passwordHash = await hashPassword(body.password)
+    await inYard(deps.pool, { yardId, personId }, async (client) => {
+      await lockFirstRun(client)
+      if ((await anyYard(client)) !== null)
+        throw new Refusal('already-there', 'This yard has been made already. Sign in instead.')
+      const at = deps.now()
+      await insertYard(
+        client,
+        { id: yardId, name: body.yardName, timeZone: body.timeZone, demo: deps.demo },
+        at,
+      )
+      const person = {
+        id: personId,
+        name: body.personName,
+        email: body.email,
+        role: 'starter' as const,
+        settings: DEFAULT_SETTINGS,
+        passwordHash,
+      }
+      await insertPerson(client, yardId, person, at)
+      await insertProgram(client, yardId, uuid(), FEET_FIRST)
+    })
+    await startSession(request, personId)
+    return meOf(deps, yardId, personId)
+  })
+}
+
+export const peopleRoutes = (router: Router, deps: Dependencies): void => {
+  serveOpen(router, deps, routes.about, async () => ({
+    version: deps.version,
+    demo: deps.demo,
+    needsFirstRun: (await anyYard(deps.pool)) === null,
+  }))
+  firstRunRoute(router, deps)
+  signInRoutes(router, deps)
+  serve(router, deps, routes.me, ({ yardId, personId }) => meOf(deps, yardId, personId))
+  serve(router, deps, routes.people, async ({ client }) => ({ people: await allPeople(client) }))
+  serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
+    await saveSettings(client, personId, body)
+    return body
+  })
+}

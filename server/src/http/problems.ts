@@ -1,0 +1,69 @@
+import type { Problem } from '@still-pine/contract'
+import type { ErrorRequestHandler, Response } from 'express'
+import type { Logger } from 'pino'
+import { Refusal } from './refusal'
+
+/** Classes and codes PostgreSQL and the network use when the database is away or going (PostgreSQL, appendix A). */
+const AWAY_CODES = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  '57P01',
+  '57P02',
+  '57P03',
+  '53300',
+])
+const AWAY_WORDS =
+  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/
+
+const isDatabaseAway = (error: { code?: unknown; message?: unknown }): boolean => {
+  const code = typeof error.code === 'string' ? error.code : ''
+  return AWAY_CODES.has(code) || code.startsWith('08') || AWAY_WORDS.test(String(error.message))
+}
+
+interface BodyError {
+  readonly type?: string
+}
+
+const asRefusal = (error: unknown): Refusal | null => {
+  if (error instanceof Refusal) return error
+  const { type } = (error ?? {}) as BodyError
+  if (type === 'entity.too.large')
+    return new Refusal('too-large', 'This is too much at once. Send it in smaller parts; nothing was kept.')
+  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported')
+    return new Refusal('broken-json', 'This is not JSON that can be read. Nothing was kept.')
+  if (error instanceof URIError) return new Refusal('bad-input', 'This address cannot be read.')
+  if (isDatabaseAway((error ?? {}) as { code?: unknown }))
+    return new Refusal(
+      'database-away',
+      'The database is away for the moment. Nothing was lost; try again shortly.',
+    )
+  return null
+}
+
+const send = (reply: Response, refusal: Refusal): void => {
+  const body: Problem = {
+    type: refusal.type,
+    status: refusal.status,
+    title: refusal.title,
+    ...(refusal.extras.fields ? { fields: [...refusal.extras.fields] } : {}),
+    ...(refusal.extras.currentVersion === undefined ? {} : { currentVersion: refusal.extras.currentVersion }),
+    requestId: String(reply.locals.requestId ?? ''),
+  }
+  if (refusal.type === 'database-away') reply.setHeader('Retry-After', '2')
+  reply.status(refusal.status).type('application/problem+json').send(JSON.stringify(body))
+}
+
+/** Turns whatever went wrong into problem details; what nobody foresaw is logged with its request id. */
+export const problems =
+  (logger: Logger): ErrorRequestHandler =>
+  (error, _request, reply, next) => {
+    if (reply.headersSent) return next(error)
+    const known = asRefusal(error)
+    if (!known) logger.error({ requestId: reply.locals.requestId, err: error }, 'unexpected')
+    send(
+      reply,
+      known ?? new Refusal('unexpected', 'Something went wrong here. It was noted; please try again.'),
+    )
+  }

@@ -1,0 +1,85 @@
+import { mayDo, type Route } from '@still-pine/contract'
+import type { Request, Response, Router } from 'express'
+import type { z } from 'zod'
+import { inYard } from '../data/pool'
+import { findYardOfPerson, personById, yardNow } from '../data/people'
+import type { Yard } from '../records/yard'
+import type { Dependencies } from './dependencies'
+import { Refusal } from './refusal'
+
+/** The parsed parts of a request. */
+export interface Parsed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> {
+  readonly params: z.output<P>
+  readonly query: z.output<Q>
+  readonly body: z.output<B>
+}
+
+const parsed = <S extends z.ZodType>(schema: S, value: unknown, part: string): z.output<S> => {
+  const result = schema.safeParse(value)
+  if (result.success) return result.data
+  const fields = result.error.issues.map(({ path, message }) => ({
+    path: [...(part === 'body' ? [] : [part]), ...path].map(String).join('.'),
+    message,
+  }))
+  const [first] = fields
+  throw new Refusal(
+    'bad-input',
+    first ? `${first.path || 'The request'}: ${first.message}` : 'This cannot be read.',
+    {
+      fields,
+    },
+  )
+}
+
+const expressPath = (path: string): string => path.replace(/\{(\w+)\}/g, ':$1')
+
+const parse = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
+  route: Route<P, Q, B>,
+  request: Request,
+): Parsed<P, Q, B> => ({
+  params: parsed(route.params, request.params, 'params'),
+  query: parsed(route.query, request.query, 'query'),
+  body: parsed(route.body, request.body ?? {}, 'body'),
+})
+
+const reply = (deps: Dependencies, route: Route, response: Response, value: unknown): void => {
+  // Tests hold every reply against its schema; a running server trusts its own types.
+  response.json(deps.checkReplies ? route.reply.parse(value) : value)
+}
+
+/** Registers a route that needs no sign-in. */
+export const serveOpen = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  router: Router,
+  deps: Dependencies,
+  route: Route<P, Q, B, R>,
+  work: (input: Parsed<P, Q, B>, request: Request) => Promise<z.input<R>>,
+): void => {
+  router[route.method](expressPath(route.path), async (request, response) => {
+    reply(deps, route, response, await work(parse(route, request), request))
+  })
+}
+
+const SIGNED_OUT = 'Your sign-in has ended. Sign in again; nothing you logged is lost.'
+
+/** Registers a route for signed-in people: one transaction that sees their yard alone. */
+export const serve = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  router: Router,
+  deps: Dependencies,
+  route: Route<P, Q, B, R>,
+  work: (yard: Yard, input: Parsed<P, Q, B>) => Promise<z.input<R>>,
+): void => {
+  router[route.method](expressPath(route.path), async (request, response) => {
+    const { personId } = request.session
+    const yardId = personId === undefined ? null : await findYardOfPerson(deps.pool, personId)
+    if (personId === undefined || yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
+    const value = await inYard(deps.pool, { yardId, personId }, async (client) => {
+      const person = (await personById(client, personId))!
+      if (route.needs !== 'open' && route.needs !== 'signed-in' && !mayDo(person.role, route.needs))
+        throw new Refusal('not-allowed', `A person in the part of ${person.role} may not do this.`)
+      const input = parse(route, request)
+      const { timeZone } = (await yardNow(client))!
+      return work({ client, yardId, personId, role: person.role, timeZone, now: deps.now() }, input)
+    })
+    reply(deps, route, response, value)
+  })
+}

@@ -1,0 +1,60 @@
+import { routes, type Session } from '@still-pine/contract'
+import { addDays } from '@still-pine/core/answer'
+import { trackKey } from '@still-pine/core/readiness'
+import type { Router } from 'express'
+import { answersOfSession } from '../data/answers'
+import { confirmSession, sessionById, sessionsBy } from '../data/sessions'
+import { changesOf } from '../records/changes'
+import { factsOf, judgedTracks, programOf } from '../records/judged'
+import { keepBatch } from '../records/keep-batch'
+import { todayIn, type Yard } from '../records/yard'
+import type { Dependencies } from './dependencies'
+import { horseOrRefuse } from './horses'
+import { notFound, Refusal } from './refusal'
+import { serve } from './serve'
+
+const sessionOrRefuse = async ({ client }: Yard, id: string): Promise<Session> => {
+  const session = await sessionById(client, id)
+  if (!session) throw notFound('This session')
+  return session
+}
+
+const MEND_ONLY = 'Taking an answer back is for starters.'
+
+export const sessionRoutes = (router: Router, deps: Dependencies): void => {
+  serve(router, deps, routes.batch, async (yard, { body }) => {
+    const mends = body.items.some((item) => (item as { do?: unknown } | null)?.do === 'void')
+    if (mends && yard.role !== 'starter') throw new Refusal('not-allowed', MEND_ONLY)
+    return keepBatch(yard, body.sentAt, body.items)
+  })
+
+  serve(router, deps, routes.sessions, async (yard, { query }) => ({
+    sessions: await sessionsBy(yard.client, query),
+  }))
+
+  serve(router, deps, routes.session, async (yard, { params }) => ({
+    session: await sessionOrRefuse(yard, params.sessionId),
+    answers: await answersOfSession(yard.client, params.sessionId),
+  }))
+
+  serve(router, deps, routes.sessionChanges, async (yard, { params }) => {
+    const session = await sessionOrRefuse(yard, params.sessionId)
+    const horse = await horseOrRefuse(yard, session.horseId)
+    const program = await programOf(yard, horse)
+    const evening = session.day > todayIn(yard) ? todayIn(yard) : session.day
+    const before = await judgedTracks(yard, horse.id, program, addDays(evening, -1))
+    const after = await judgedTracks(yard, horse.id, program, evening)
+    const asked = new Map<string, number>()
+    for (const { step, side, voided } of await answersOfSession(yard.client, session.id)) {
+      const key = trackKey(step, side)
+      if (!voided) asked.set(key, (asked.get(key) ?? 0) + 1)
+    }
+    return changesOf(program, before, after, asked, await factsOf(yard, horse, session.day), session)
+  })
+
+  serve(router, deps, routes.confirmSession, async (yard, { params, body }) => {
+    await sessionOrRefuse(yard, params.sessionId)
+    await confirmSession(yard.client, params.sessionId, body.note, yard.now)
+    return sessionOrRefuse(yard, params.sessionId)
+  })
+}

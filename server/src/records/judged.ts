@@ -1,0 +1,87 @@
+import { STANDARD_MODEL } from '@still-pine/core/belief'
+import type { Horse } from '@still-pine/contract'
+import { sidesOf, type Program } from '@still-pine/core/program'
+import {
+  replayHorse,
+  trackKey,
+  viewOf,
+  viewsOf,
+  type Facts,
+  type Records,
+  type TrackKey,
+  type TrackView,
+  type Views,
+} from '@still-pine/core/readiness'
+import { evidence } from '../data/answers'
+import { checksOf, confirmedOn, incidentsOf } from '../data/care'
+import { lockHorse, programById } from '../data/horses'
+import { allTracks, dayViews, dropOldDayViews, saveDayViews, type DayView } from '../data/tracks'
+import { todayIn, type Yard } from './yard'
+
+export const programOf = async (yard: Yard, horse: Horse): Promise<Program> =>
+  (await programById(yard.client, horse.programId))!.document
+
+const trackList = (program: Program): readonly DayView['step'][] =>
+  program.steps.flatMap((step) => sidesOf(step).map((side) => trackKey(step.key, side)))
+
+const isPastKnown = (records: Records, on: string): boolean =>
+  [...records.values()].some(({ belief }) => belief.lastDay !== null && belief.lastDay > on)
+
+/** Every track judged from scratch, leaving out answers after the day. */
+const judgedFromAnswers = async (
+  yard: Yard,
+  horseId: string,
+  program: Program,
+  on: string,
+): Promise<Views> => {
+  const steps = program.steps.map(({ key }) => key)
+  const answers = await evidence(yard.client, horseId, steps, on)
+  return viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), on)
+}
+
+const fill = async (
+  yard: Yard,
+  horseId: string,
+  program: Program,
+  on: string,
+  known: ReadonlyMap<TrackKey, TrackView>,
+): Promise<Views> => {
+  // Whoever adds answers holds this lock too, so no view of an older history is kept.
+  await lockHorse(yard.client, horseId)
+  const records = await allTracks(yard.client, horseId)
+  if (isPastKnown(records, on)) return judgedFromAnswers(yard, horseId, program, on)
+  const missing = program.steps
+    .flatMap((step) => sidesOf(step).map((side) => ({ step, side })))
+    .filter(({ step, side }) => !known.has(trackKey(step.key, side)))
+    .map(({ step, side }) => ({
+      step: step.key,
+      side,
+      view: viewOf(STANDARD_MODEL, program, step, side, records, on),
+    }))
+  await dropOldDayViews(yard.client, horseId, on)
+  await saveDayViews(yard.client, yard.yardId, horseId, on, missing)
+  return new Map([...known, ...missing.map(({ step, side, view }) => [trackKey(step, side), view] as const)])
+}
+
+/** Every track of a horse on a day: one indexed read, filled on the day's first. */
+export const judgedTracks = async (
+  yard: Yard,
+  horseId: string,
+  program: Program,
+  on: string,
+): Promise<Views> => {
+  if (on !== todayIn(yard)) return judgedFromAnswers(yard, horseId, program, on)
+  const found = await dayViews(yard.client, horseId, on)
+  const known = new Map(found.map(({ step, side, view }) => [trackKey(step, side), view] as const))
+  return trackList(program).every((key) => known.has(key as TrackKey))
+    ? known
+    : fill(yard, horseId, program, on, known)
+}
+
+/** What the stops read beside the tracks. */
+export const factsOf = async (yard: Yard, horse: Horse, on: string): Promise<Facts> => ({
+  born: horse.born,
+  checks: await checksOf(yard.client, horse.id),
+  incidents: await incidentsOf(yard.client, horse.id),
+  confirmed: await confirmedOn(yard.client, horse.id, on),
+})

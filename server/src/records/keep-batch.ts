@@ -1,0 +1,185 @@
+import { BatchItem, type BatchReply, type NewAnswer, type NewSession } from '@still-pine/contract'
+import { stepOf, type Program } from '@still-pine/core/program'
+import { answerTrack, insertAnswer, insertVoiding } from '../data/answers'
+import { horseById, lockHorse, programById, type HorseTip } from '../data/horses'
+import { insertSession, sessionById } from '../data/sessions'
+import { keepTracks, type NewEvidence } from './keep-tracks'
+import { dayIn } from './yard-day'
+import type { Yard } from './yard'
+
+type ItemReply = BatchReply['items'][number]
+
+const DAY_MS = 86_400_000
+
+/** A phone's clock this much off is corrected; less is the time the batch was on its way. */
+const CLOCK_SLACK_MS = 60_000
+
+interface HorseAtWork {
+  readonly id: string
+  readonly name: string
+  readonly born: string | null
+  readonly program: Program
+  readonly tip: HorseTip
+  readonly added: NewEvidence[]
+  readonly voidedSteps: Set<string>
+}
+
+/** What one batch works with: the horses it touches, each locked once. */
+interface Work {
+  readonly yard: Yard
+  readonly clockOffMs: number
+  readonly horses: Map<string, HorseAtWork | null>
+}
+
+const refused = (id: string, reason: string, path?: string): ItemReply => ({
+  id,
+  status: 'refused',
+  reason,
+  ...(path === undefined ? {} : { path }),
+})
+
+const loadHorse = async ({ client }: Yard, id: string): Promise<HorseAtWork | null> => {
+  const tip = await lockHorse(client, id)
+  const horse = await horseById(client, id)
+  const program = horse && (await programById(client, horse.programId))
+  if (!tip || !horse || !program) return null
+  return {
+    id,
+    name: horse.name,
+    born: horse.born,
+    program: program.document,
+    tip,
+    added: [],
+    voidedSteps: new Set(),
+  }
+}
+
+const horseAtWork = async (work: Work, id: string): Promise<HorseAtWork | null> => {
+  const known = work.horses.get(id)
+  if (known !== undefined) return known
+  const loaded = await loadHorse(work.yard, id)
+  work.horses.set(id, loaded)
+  return loaded
+}
+
+const corrected = ({ clockOffMs }: Work, at: string): Date => new Date(Date.parse(at) + clockOffMs)
+
+const NO_HORSE = 'This horse is not in your yard.'
+
+/** What is wrong with the time of something, or nothing. */
+const timeFault = ({ yard }: Work, horse: HorseAtWork, at: Date): string | null => {
+  if (at.getTime() - yard.now.getTime() > DAY_MS)
+    return 'This lies more than 24 hours ahead: set the clock of the phone, then send it again.'
+  if (horse.born !== null && dayIn(yard.timeZone, at) < horse.born)
+    return `This lies before ${horse.name} was born (${horse.born}).`
+  return null
+}
+
+const keepSession = async (work: Work, session: NewSession): Promise<ItemReply> => {
+  const { yard } = work
+  const horse = await horseAtWork(work, session.horseId)
+  if (!horse) return refused(session.id, NO_HORSE, 'session.horseId')
+  const startedAt = corrected(work, session.startedAt)
+  const fault = timeFault(work, horse, startedAt)
+  if (fault) return refused(session.id, fault, 'session.startedAt')
+  const kept = await insertSession(yard.client, yard.yardId, {
+    ...session,
+    startedAt,
+    personId: yard.personId,
+    day: dayIn(yard.timeZone, startedAt),
+  })
+  return { id: session.id, status: kept ? 'kept' : 'already' }
+}
+
+/** What the program says against an answer, with the field it is about. */
+const programFault = (program: Program, answer: NewAnswer): [reason: string, path: string] | null => {
+  const step = stepOf(program, answer.step)
+  if (!step) return [`“${answer.step}” is not a step of this horse’s program.`, 'answer.step']
+  if (answer.rung > step.rungs.length)
+    return [`${step.name} has ${step.rungs.length} rungs, and this says ${answer.rung}.`, 'answer.rung']
+  if (step.sided && answer.side === 'none')
+    return [`${step.name} is kept per side: say left or right.`, 'answer.side']
+  if (!step.sided && answer.side !== 'none') return [`${step.name} has no sides.`, 'answer.side']
+  return null
+}
+
+const keepAnswer = async (work: Work, answer: NewAnswer): Promise<ItemReply> => {
+  const { yard } = work
+  const horse = await horseAtWork(work, answer.horseId)
+  if (!horse) return refused(answer.id, NO_HORSE, 'answer.horseId')
+  const fault = programFault(horse.program, answer)
+  if (fault) return refused(answer.id, ...fault)
+  const at = corrected(work, answer.at)
+  const late = timeFault(work, horse, at)
+  if (late) return refused(answer.id, late, 'answer.at')
+  const session = await sessionById(yard.client, answer.sessionId)
+  if (session?.horseId !== answer.horseId)
+    return refused(answer.id, 'Its session is not known: send the session first.', 'answer.sessionId')
+  const day = dayIn(yard.timeZone, at)
+  const ahead = at > yard.now && at.getTime() - yard.now.getTime() > CLOCK_SLACK_MS
+  const kept = await insertAnswer(yard.client, yard.yardId, {
+    ...answer,
+    at,
+    phoneAt: new Date(answer.at),
+    day,
+    ahead,
+    personId: yard.personId,
+  })
+  if (!kept) return { id: answer.id, status: 'already' }
+  horse.added.push({ ...answer, at, day, seq: kept.seq })
+  return { id: answer.id, status: 'kept', ...(ahead ? { ahead } : {}) }
+}
+
+const keepVoiding = async (work: Work, item: Extract<BatchItem, { do: 'void' }>): Promise<ItemReply> => {
+  const { yard } = work
+  const track = await answerTrack(yard.client, item.answerId)
+  if (!track) return refused(item.id, 'The answer to take back is not known here.', 'answerId')
+  if (track.voided) return { id: item.id, status: 'already' }
+  const horse = await horseAtWork(work, track.horseId)
+  if (!horse) return refused(item.id, NO_HORSE, 'answerId')
+  await insertVoiding(yard.client, yard.yardId, {
+    ...item,
+    personId: yard.personId,
+    at: corrected(work, item.at),
+  })
+  horse.voidedSteps.add(track.step)
+  return { id: item.id, status: 'kept' }
+}
+
+const idOf = (raw: unknown): string => {
+  const item = raw as { id?: unknown; answer?: { id?: unknown }; session?: { id?: unknown } } | null
+  const id = item?.answer?.id ?? item?.session?.id ?? item?.id
+  return typeof id === 'string' ? id : ''
+}
+
+const keepItem = async (work: Work, raw: unknown): Promise<ItemReply> => {
+  const parsed = BatchItem.safeParse(raw)
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues
+    return refused(idOf(raw), issue!.message, issue!.path.join('.'))
+  }
+  const item = parsed.data
+  switch (item.do) {
+    case 'session':
+      return keepSession(work, item.session)
+    case 'add':
+      return keepAnswer(work, item.answer)
+    case 'void':
+      return keepVoiding(work, item)
+  }
+}
+
+/** Keeps a batch item by item, in order; what cannot be kept is refused with its reason and stops nothing else. */
+export const keepBatch = async (
+  yard: Yard,
+  sentAt: string,
+  items: readonly unknown[],
+): Promise<BatchReply> => {
+  const off = yard.now.getTime() - Date.parse(sentAt)
+  const work: Work = { yard, clockOffMs: Math.abs(off) > CLOCK_SLACK_MS ? off : 0, horses: new Map() }
+  const replies: ItemReply[] = []
+  for (const item of items) replies.push(await keepItem(work, item))
+  for (const horse of work.horses.values())
+    if (horse) await keepTracks(yard, horse.id, horse.program, horse.tip, horse.added, horse.voidedSteps)
+  return { items: replies }
+}

@@ -1,0 +1,15 @@
+import type { Role } from '@still-pine/contract'
+import type { Client } from '../data/sql'
+import { dayIn } from './yard-day'
+
+/** The yard as one request sees it: who asks, in which transaction, at what time. */
+export interface Yard {
+  readonly client: Client
+  readonly yardId: string
+  readonly personId: string
+  readonly role: Role
+  readonly timeZone: string
+  readonly now: Date
+}
+
+export const todayIn = (yard: Yard): string => dayIn(yard.timeZone, yard.now)
