@@ -1,0 +1,72 @@
+import { randomBytes } from 'node:crypto'
+import type { About, BatchReply, Me, TodayRow } from '@still-pine/contract'
+import { v7 } from 'uuid'
+import { Api } from './api'
+import { historyOf, seededDraw, type DemoSession } from './history'
+import { DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
+
+const MINUTE_MS = 60_000
+
+/** UUID v7s from a fixed seed, so that loading twice is loading once. */
+const idMaker = (seed: number) => {
+  const draw = seededDraw(seed)
+  return (at: number): string =>
+    v7({ msecs: at, random: Uint8Array.from({ length: 16 }, () => draw() * 256), seq: 0 })
+}
+
+/** Sessions begin in the morning, each horse at its own hour. */
+const startOf = (day: string, order: number): number =>
+  Date.parse(`${day}T06:30:00Z`) + order * 45 * MINUTE_MS
+
+const batchOf = (horseId: string, session: DemoSession, order: number, makeId: (at: number) => string) => {
+  const start = startOf(session.day, order)
+  const sessionId = makeId(start)
+  const answers = session.answers.map(({ minute, ...answer }) => {
+    const at = start + Math.round(minute * MINUTE_MS)
+    return {
+      do: 'add',
+      answer: { ...answer, id: makeId(at), horseId, sessionId, at: new Date(at).toISOString() },
+    }
+  })
+  return {
+    sessionId,
+    items: [
+      {
+        do: 'session',
+        session: { id: sessionId, horseId, startedAt: new Date(start).toISOString(), place: 'Round pen' },
+      },
+      ...answers,
+    ],
+  }
+}
+
+const refusals = (reply: BatchReply): string[] =>
+  reply.items.flatMap(({ status, reason }) => (status === 'refused' ? [reason ?? 'refused'] : []))
+
+const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Promise<void> => {
+  const makeId = idMaker(horse.seed)
+  const horseId = makeId(startOf(horse.form.arrived, order))
+  await api.ask('PUT', `/horses/${horseId}`, { ...horse.form, version: 0 })
+  for (const session of historyOf(horse, me.today)) {
+    const { sessionId, items } = batchOf(horseId, session, order, makeId)
+    const reply = await api.ask<BatchReply>('POST', '/answers/batch', { sentAt: me.now, items })
+    const [refused] = refusals(reply)
+    if (refused) throw new Error(`The demo yard was refused an answer: ${refused}`)
+    await api.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
+  }
+}
+
+/** Fills an empty demo server with the made-up yard, through the public API; leaves a full one as it is. */
+export const loadDemo = async (address: string, say: (text: string) => void): Promise<void> => {
+  const api = new Api(address)
+  const { demo, needsFirstRun } = await api.ask<About>('GET', '/about')
+  if (!demo) throw new Error('This server is not a demo; nothing was loaded.')
+  if (needsFirstRun)
+    await api.ask('POST', '/first-run', { ...DEMO_YARD, password: randomBytes(18).toString('base64url') })
+  const me = await api.ask<Me>('POST', '/sign-in/demo')
+  const horses = demoHorses(me.today)
+  const { rows } = await api.ask<{ rows: TodayRow[] }>('GET', '/today')
+  if (rows.some(({ horse }) => horse.name === horses.at(-1)!.form.name)) return
+  say('Loading the demo yard …')
+  for (const [order, horse] of horses.entries()) await loadHorse(api, horse, order, me)
+}
