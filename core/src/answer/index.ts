@@ -1,5 +1,6 @@
 export * from './advice'
 export * from './answer'
 export * from './day'
+export * from './hold'
 export * from './pace'
 export * from './words'

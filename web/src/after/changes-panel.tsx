@@ -1,0 +1,54 @@
+import type { SessionChanges } from '@still-pine/contract'
+import { stepOf, type Program } from '@still-pine/core/program'
+import { useSessionChangesQuery } from '../app/api'
+import { Loading } from '../ui/loading'
+import { percent, STATE_WORDS } from '../ui/words'
+
+type Change = SessionChanges['changes'][number]
+
+const WAY: Record<string, number> = { new: 0, started: 1, slipped: 2, coming: 3, rusty: 4, solid: 5 }
+
+const changeWords = (change: Change, program: Program): string => {
+  const name = stepOf(program, change.step)?.name ?? change.step
+  const side = change.side === 'none' ? '' : `, ${change.side}`
+  const chance = `${percent(change.chanceBefore)} to ${percent(change.chanceAfter)}`
+  return change.from === change.to
+    ? `${name}${side}: ${STATE_WORDS[change.to]}, ${chance}`
+    : `${name}${side} is ${STATE_WORDS[change.to]}, was ${STATE_WORDS[change.from]}${change.answers > 0 ? `; ${chance}` : ' (time alone)'}`
+}
+
+const weight = ({ from, to, answers }: Change): number =>
+  (from === to ? 2 : answers > 0 ? 0 : 1) * 10 - (WAY[to] ?? 0)
+
+/** What changed, what was left out, what tomorrow needs. */
+export const ChangesPanel = ({ sessionId, program }: { sessionId: string; program: Program }) => {
+  const { data, error, refetch } = useSessionChangesQuery(sessionId)
+  if (!data) return <Loading error={error} retry={() => void refetch()} />
+  const changes = [...data.changes].sort((a, b) => weight(a) - weight(b))
+  return (
+    <section className="flex flex-col gap-3 border-t-4 border-ink bg-panel p-3">
+      <div>
+        <h2 className="mb-1 text-lg">What changed</h2>
+        {changes.length === 0 && <p>Nothing moved by three points or more.</p>}
+        <ul>
+          {changes.map((change) => (
+            <li key={`${change.step}${change.side}`} className={change.from === change.to ? '' : 'font-bold'}>
+              {changeWords(change, program)}
+            </li>
+          ))}
+        </ul>
+      </div>
+      {data.leftOut.length > 0 && (
+        <div>
+          <h2 className="mb-1 text-lg">Left out</h2>
+          <ul>
+            {data.leftOut.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <p className="font-bold">{data.next}</p>
+    </section>
+  )
+}

@@ -1,0 +1,87 @@
+import type { KeptAnswer, NewAnswer, Session } from '@still-pine/contract'
+import type { Calm, Grade, Side } from '@still-pine/core/answer'
+import { v7 as uuid } from 'uuid'
+import { keepWaiting } from '../offline/outbox'
+
+const now = (): string => new Date().toISOString()
+
+const asNew = ({
+  day: _day,
+  personName: _name,
+  ahead: _ahead,
+  voided: _voided,
+  ...answer
+}: KeptAnswer): NewAnswer => answer
+
+/** Takes an answer back; it stays in the history as taken back. */
+export const takeBack = (personId: string, { id, horseId }: KeptAnswer, reason: string): Promise<void> => {
+  const voidId = uuid()
+  return keepWaiting({
+    id: voidId,
+    personId,
+    horseId,
+    item: { do: 'void', id: voidId, answerId: id, reason, at: now() },
+    readyAt: 0,
+  })
+}
+
+/** Mends an answer: the old one is taken back, the mended one stands in its place and time. */
+export const mend = async (
+  personId: string,
+  before: KeptAnswer,
+  patch: Partial<Pick<NewAnswer, 'grade' | 'calm' | 'side' | 'rung' | 'byChance'>>,
+): Promise<void> => {
+  const answer: NewAnswer = { ...asNew(before), ...patch, id: uuid(), replaces: before.id }
+  await takeBack(personId, before, 'mended after the session')
+  await keepWaiting({
+    id: answer.id,
+    personId,
+    horseId: answer.horseId,
+    item: { do: 'add', answer },
+    readyAt: 0,
+  })
+}
+
+export interface RecalledMark {
+  readonly grade: Grade
+  readonly calm: Calm | null
+}
+
+/** Seconds between recalled marks: they keep their order, and stay behind the session's start. */
+const APART_MS = 1000
+
+/** Adds the marks of a burst from memory, first one first. */
+export const recall = async (
+  personId: string,
+  session: Pick<Session, 'id' | 'horseId' | 'startedAt'>,
+  track: { step: string; side: Side; rung: number },
+  marks: readonly RecalledMark[],
+  after: string,
+): Promise<void> => {
+  const from = Math.max(Date.parse(session.startedAt), Date.parse(after))
+  for (const [i, mark] of marks.entries()) {
+    const answer: NewAnswer = {
+      id: uuid(),
+      horseId: session.horseId,
+      sessionId: session.id,
+      ...track,
+      ...mark,
+      at: new Date(from + (i + 1) * APART_MS).toISOString(),
+      byChance: false,
+      recalled: true,
+      uncued: false,
+      place: null,
+      moving: false,
+      seconds: null,
+      fault: null,
+      replaces: null,
+    }
+    await keepWaiting({
+      id: answer.id,
+      personId,
+      horseId: session.horseId,
+      item: { do: 'add', answer },
+      readyAt: 0,
+    })
+  }
+}

@@ -1,0 +1,162 @@
+import type {
+  About,
+  BodyOf,
+  Check,
+  Horse,
+  Incident,
+  KeptAnswer,
+  Line,
+  Me,
+  Overrule,
+  Problem,
+  ReplyOf,
+  Session,
+  SessionChanges,
+  Settings,
+} from '@still-pine/contract'
+import type { Program } from '@still-pine/core/program'
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+
+/** What the server says when it cannot do what was asked. */
+export const problemOf = (error: unknown): Problem | null => {
+  const data = (error as FetchBaseQueryError | undefined)?.data
+  return data !== null && typeof data === 'object' && 'title' in data ? (data as Problem) : null
+}
+
+/** A sentence for any failed request. */
+export const wordsFor = (error: unknown): string =>
+  problemOf(error)?.title ?? 'No answer from the server. Check the signal and try again.'
+
+const horsePath = (horseId: string): string => `/horses/${horseId}`
+
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api/v1' }),
+  tagTypes: ['Me', 'Today', 'Line', 'Sessions', 'Care'],
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    about: build.query<About, void>({ query: () => '/about', providesTags: ['Me'] }),
+    me: build.query<Me, void>({ query: () => '/me', providesTags: ['Me'] }),
+    signIn: build.mutation<Me, BodyOf<'signIn'>>({
+      query: (body) => ({ url: '/sign-in', method: 'POST', body }),
+      invalidatesTags: ['Me'],
+    }),
+    signInDemo: build.mutation<Me, void>({
+      query: () => ({ url: '/sign-in/demo', method: 'POST', body: {} }),
+      invalidatesTags: ['Me'],
+    }),
+    firstRun: build.mutation<Me, BodyOf<'firstRun'>>({
+      query: (body) => ({ url: '/first-run', method: 'POST', body }),
+      invalidatesTags: ['Me'],
+    }),
+    signOut: build.mutation<unknown, void>({ query: () => ({ url: '/sign-out', method: 'POST', body: {} }) }),
+    saveSettings: build.mutation<Settings, Settings>({
+      query: (body) => ({ url: '/me/settings', method: 'PUT', body }),
+      invalidatesTags: ['Me'],
+    }),
+    people: build.query<ReplyOf<'people'>, void>({ query: () => '/people' }),
+    program: build.query<{ id: string; program: Program }, string>({
+      query: (id) => `/programs/${id}`,
+      keepUnusedDataFor: 3600,
+    }),
+    today: build.query<ReplyOf<'today'>, void>({ query: () => '/today', providesTags: ['Today'] }),
+    week: build.query<ReplyOf<'week'>, void>({ query: () => '/week', providesTags: ['Today'] }),
+    line: build.query<Line, string>({
+      query: (id) => `${horsePath(id)}/line`,
+      providesTags: (_line, _error, id) => [{ type: 'Line', id }],
+    }),
+    putHorse: build.mutation<Horse, { id: string; body: BodyOf<'putHorse'> }>({
+      query: ({ id, body }) => ({ url: horsePath(id), method: 'PUT', body }),
+      invalidatesTags: (_horse, _error, { id }) => ['Today', { type: 'Line', id }],
+    }),
+    stepAnswers: build.query<{ answers: KeptAnswer[] }, { horseId: string; step: string }>({
+      query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/answers`,
+      providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
+    sessions: build.query<{ sessions: Session[] }, { on?: string; horseId?: string }>({
+      query: (params) => ({ url: '/sessions', params }),
+      providesTags: ['Sessions'],
+    }),
+    session: build.query<{ session: Session; answers: KeptAnswer[] }, string>({
+      query: (id) => `/sessions/${id}`,
+      providesTags: ['Sessions'],
+    }),
+    sessionChanges: build.query<SessionChanges, string>({
+      query: (id) => `/sessions/${id}/changes`,
+      providesTags: ['Sessions'],
+    }),
+    confirmSession: build.mutation<Session, { id: string; note: string }>({
+      query: ({ id, note }) => ({ url: `/sessions/${id}/confirmation`, method: 'PUT', body: { note } }),
+      invalidatesTags: ['Sessions'],
+    }),
+    care: build.query<{ checks: Check[]; incidents: Incident[] }, string>({
+      queryFn: async (id, _api, _extra, ask) => {
+        const checks = await ask(`${horsePath(id)}/checks`)
+        if (checks.error) return { error: checks.error }
+        const incidents = await ask(`${horsePath(id)}/incidents`)
+        if (incidents.error) return { error: incidents.error }
+        return {
+          data: { ...(checks.data as { checks: Check[] }), ...(incidents.data as { incidents: Incident[] }) },
+        }
+      },
+      providesTags: ['Care'],
+    }),
+    putCheck: build.mutation<Check, { horseId: string; id: string; body: BodyOf<'putCheck'> }>({
+      query: ({ horseId, id, body }) => ({ url: `${horsePath(horseId)}/checks/${id}`, method: 'PUT', body }),
+      invalidatesTags: (_check, _error, { horseId }) => ['Care', 'Today', { type: 'Line', id: horseId }],
+    }),
+    putIncident: build.mutation<Incident, { horseId: string; id: string; body: BodyOf<'putIncident'> }>({
+      query: ({ horseId, id, body }) => ({
+        url: `${horsePath(horseId)}/incidents/${id}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: (_incident, _error, { horseId }) => ['Care', 'Today', { type: 'Line', id: horseId }],
+    }),
+    putConfirmations: build.mutation<
+      unknown,
+      { horseId: string; day: string; body: BodyOf<'putConfirmations'> }
+    >({
+      query: ({ horseId, day, body }) => ({
+        url: `${horsePath(horseId)}/confirmations/${day}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: (_done, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
+    putOverrule: build.mutation<Overrule, { horseId: string; id: string; body: BodyOf<'putOverrule'> }>({
+      query: ({ horseId, id, body }) => ({
+        url: `${horsePath(horseId)}/overrules/${id}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: (_kept, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
+  }),
+})
+
+export const {
+  useAboutQuery,
+  useCareQuery,
+  useConfirmSessionMutation,
+  useFirstRunMutation,
+  useLineQuery,
+  useMeQuery,
+  usePeopleQuery,
+  useProgramQuery,
+  usePutCheckMutation,
+  usePutConfirmationsMutation,
+  usePutHorseMutation,
+  usePutIncidentMutation,
+  usePutOverruleMutation,
+  useSaveSettingsMutation,
+  useSessionChangesQuery,
+  useSessionQuery,
+  useSessionsQuery,
+  useSignInDemoMutation,
+  useSignInMutation,
+  useSignOutMutation,
+  useStepAnswersQuery,
+  useTodayQuery,
+  useWeekQuery,
+} = api

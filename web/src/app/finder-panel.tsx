@@ -1,0 +1,90 @@
+import { Command } from 'cmdk'
+import { useNavigate } from 'react-router'
+import { Sheet } from '../ui/sheet'
+import { longDay } from '../ui/words'
+import { useMeQuery, usePeopleQuery, useProgramQuery, useSessionsQuery, useTodayQuery } from './api'
+import { useChosenHorse } from './shell'
+
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[selected=true]:bg-ink data-[selected=true]:text-ground'
+
+/** Horses, the chosen horse's steps, sessions by date, people and the parts of the day, by a few letters. */
+const FinderPanel = ({ onClose }: { onClose: () => void }) => {
+  const navigate = useNavigate()
+  const horseId = useChosenHorse()
+  const { data: today } = useTodayQuery()
+  const { data: me } = useMeQuery()
+  const { data: people } = usePeopleQuery()
+  const chosen = today?.rows.find(({ horse }) => horse.id === horseId)?.horse
+  const { data: program } = useProgramQuery(chosen?.programId ?? '', { skip: !chosen })
+  const { data: sessions } = useSessionsQuery({ horseId: chosen?.id ?? '' }, { skip: !chosen })
+  const go = (path: string) => () => {
+    onClose()
+    void navigate(path)
+  }
+  return (
+    <Sheet open title="Find" onClose={onClose}>
+      <Command label="Find a horse, a step, a day or a person">
+        <Command.Input
+          autoFocus
+          placeholder="A horse, a step, a day, a person"
+          className="mb-3 min-h-12 w-full rounded-md border-2 border-ink bg-panel px-3 text-lg"
+        />
+        <Command.List className="max-h-80 overflow-y-auto">
+          <Command.Empty className="p-3">Nothing by that name.</Command.Empty>
+          <Command.Group heading="Horses">
+            {today?.rows.map(({ horse }) => (
+              <Command.Item
+                key={horse.id}
+                value={`${horse.name} ${horse.id}`}
+                keywords={[horse.name]}
+                className={ITEM}
+                onSelect={go(`/horses/${horse.id}`)}
+              >
+                {horse.name}
+              </Command.Item>
+            ))}
+          </Command.Group>
+          {chosen && (
+            <Command.Group heading={`Steps of ${chosen.name}`}>
+              {program?.program.steps.map(({ key, name }) => (
+                <Command.Item
+                  key={key}
+                  value={`${name} ${key}`}
+                  className={ITEM}
+                  onSelect={go(`/horses/${chosen.id}/steps/${key}`)}
+                >
+                  {name}
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          {chosen && (
+            <Command.Group heading={`Sessions of ${chosen.name}`}>
+              {sessions?.sessions.map(({ id, day, personName }) => (
+                <Command.Item
+                  key={id}
+                  value={`${longDay(day)} ${day} ${personName} ${id}`}
+                  className={ITEM}
+                  onSelect={go(`/after/${chosen.id}?session=${id}`)}
+                >
+                  {longDay(day)}, {personName}
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          <Command.Group heading="People">
+            {people?.people.map(({ id, name }) => (
+              <Command.Item key={id} value={`${name} ${id}`} className={ITEM} onSelect={go('/yard')}>
+                {name}
+                {id === me?.person.id ? ' (you)' : ''}
+              </Command.Item>
+            ))}
+          </Command.Group>
+        </Command.List>
+      </Command>
+    </Sheet>
+  )
+}
+
+export default FinderPanel

@@ -1,0 +1,31 @@
+import { lazy, Suspense, type ReactNode } from 'react'
+import { Loading } from '../ui/loading'
+import { problemOf, useAboutQuery, useMeQuery } from './api'
+import { useTheme } from './theme'
+
+const SignInPage = lazy(() => import('./sign-in-page'))
+const FirstRunPage = lazy(() => import('./first-run-page'))
+
+/** Lets signed-in people through; others sign in here, and an empty server makes its yard first. */
+export const Gatekeeper = ({ children }: { children: ReactNode }) => {
+  const about = useAboutQuery()
+  const me = useMeQuery()
+  useTheme(me.data?.person.settings.theme)
+  const isSignedOut = problemOf(me.error)?.type === 'signed-out'
+  if (about.data?.needsFirstRun)
+    return (
+      <Suspense fallback={<Loading />}>
+        <FirstRunPage />
+      </Suspense>
+    )
+  if (isSignedOut && about.data)
+    return (
+      <Suspense fallback={<Loading />}>
+        <SignInPage demo={about.data.demo} />
+      </Suspense>
+    )
+  if (me.data) return children
+  return (
+    <Loading error={me.error ?? about.error} retry={() => void me.refetch().then(() => about.refetch())} />
+  )
+}

@@ -1,0 +1,50 @@
+import { Sheet } from '../ui/sheet'
+
+const EVERYWHERE = [
+  ['[  ]', 'the horse before, the next horse'],
+  ['B P A W Y', 'Before, Pen, After, Week, Yard'],
+  ['/  or  Ctrl K', 'find a horse or a step'],
+  ['?', 'these keys'],
+] as const
+
+const PEN = [
+  ['Space', 'ask, then answered; start, then settled or done'],
+  ['N', 'no answer; worse; a correction'],
+  ['L  W  T', 'loose, watchful, tight'],
+  ['1 – 5', 'correct the grade: on the thought … no answer'],
+  ['U', 'undo, or drop the ask that runs'],
+  ['S', 'other side'],
+  ['↑  ↓', 'a rung bigger, a rung smaller'],
+  ['C', 'by chance'],
+  ['F', 'what went wrong'],
+] as const
+
+const Keys = ({ title, keys }: { title: string; keys: readonly (readonly [string, string])[] }) => (
+  <section className="mb-4">
+    <h3 className="mb-2">{title}</h3>
+    <dl className="grid grid-cols-[9rem_1fr] gap-y-1">
+      {keys.map(([key, words]) => (
+        <div key={key} className="contents">
+          <dt className="font-bold">{key}</dt>
+          <dd>{words}</dd>
+        </div>
+      ))}
+    </dl>
+  </section>
+)
+
+/** The keys of this screen. */
+export const KeysHelp = ({
+  open,
+  isPen,
+  onClose,
+}: {
+  open: boolean
+  isPen: boolean
+  onClose: () => void
+}) => (
+  <Sheet open={open} title="Keys" onClose={onClose}>
+    {isPen && <Keys title="In the pen" keys={PEN} />}
+    <Keys title="Everywhere" keys={EVERYWHERE} />
+  </Sheet>
+)

@@ -1,0 +1,130 @@
+import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
+import { useEffect, type ReactNode } from 'react'
+import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router'
+import { Toaster } from 'sonner'
+import { drainFor } from '../offline/drain'
+import { syncChanged, syncWords } from '../offline/sync-slice'
+import { longDay } from '../ui/words'
+import { api, useMeQuery, useTodayQuery } from './api'
+import { Finder } from './finder'
+import { KeysHelp } from './keys-help'
+import { useAppDispatch, useAppSelector } from './store'
+import { TagRail } from './tag-rail'
+import { useShellKeys } from './use-shell-keys'
+
+const PARTS = [
+  { to: 'before', word: 'Before', icon: ListOrdered },
+  { to: 'pen', word: 'Pen', icon: Timer },
+  { to: 'after', word: 'After', icon: ClipboardCheck },
+  { to: 'week', word: 'Week', icon: CalendarDays },
+  { to: 'yard', word: 'Yard', icon: Fence },
+] as const
+
+/** The horse that is chosen: the one in the address, or the first of today's string. */
+export const useChosenHorse = (): string | null => {
+  const { horseId } = useParams()
+  const { data } = useTodayQuery()
+  return horseId ?? data?.rows[0]?.horse.id ?? null
+}
+
+/** Keeps sending the outbox while somebody is signed in. */
+const useDrain = (personId: string | undefined): void => {
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    if (personId === undefined) return
+    return drainFor({
+      personId,
+      onState: (state) => dispatch(syncChanged(state)),
+      onSent: (horseIds) =>
+        dispatch(
+          api.util.invalidateTags([
+            'Today',
+            'Sessions',
+            ...horseIds.map((id) => ({ type: 'Line' as const, id })),
+          ]),
+        ),
+    })
+  }, [dispatch, personId])
+}
+
+const SyncMark = () => {
+  const sync = useAppSelector((state) => state.sync)
+  return (
+    <Link
+      to="/yard/waiting"
+      role="status"
+      className={sync.needYou > 0 ? 'font-bold text-stop underline' : ''}
+    >
+      {syncWords(sync)}
+    </Link>
+  )
+}
+
+const Nav = ({ horseId }: { horseId: string | null }) => (
+  <nav
+    aria-label="Parts of the day"
+    className="flex gap-1 phone:fixed phone:inset-x-0 phone:bottom-0 phone:z-30 phone:justify-around phone:border-t-2 phone:border-ink phone:bg-panel desk:gap-4"
+  >
+    {PARTS.map(({ to, word, icon: Icon }) => {
+      const path = ['before', 'pen', 'after'].includes(to) && horseId ? `/${to}/${horseId}` : `/${to}`
+      return (
+        <NavLink
+          key={to}
+          to={path}
+          className={({ isActive }) =>
+            `flex items-center gap-2 px-2 font-name font-bold phone:min-h-16 phone:min-w-16 phone:flex-col phone:justify-center phone:gap-0 phone:text-sm desk:min-h-11 desk:text-lg ${
+              isActive ? 'text-ink underline decoration-4 underline-offset-8' : 'text-quiet'
+            }`
+          }
+        >
+          <Icon aria-hidden="true" className="size-6 desk:hidden" />
+          {word}
+        </NavLink>
+      )
+    })}
+  </nav>
+)
+
+const Frame = ({ children }: { children: ReactNode }) => {
+  const { data: me } = useMeQuery()
+  const horseId = useChosenHorse()
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[80rem] flex-col phone:pb-20">
+      <header className="no-print flex flex-wrap items-center justify-between gap-x-6 border-b-2 border-ink px-4 py-2 desk:px-5">
+        <div className="flex items-center gap-8">
+          <Link to="/before" className="font-name text-xl font-extrabold">
+            {me?.yard.name ?? 'Still Pine'}
+          </Link>
+          <Nav horseId={horseId} />
+        </div>
+        <p className="text-quiet">
+          {me && longDay(me.today)} · <SyncMark />
+        </p>
+      </header>
+      <TagRail chosen={horseId} />
+      {children}
+    </div>
+  )
+}
+
+/** Everything around a page of a signed-in person; the pen alone fills the whole screen. */
+export const Shell = () => {
+  const { data: me } = useMeQuery()
+  const { pathname } = useLocation()
+  useDrain(me?.person.id)
+  const keys = useShellKeys(pathname.startsWith('/pen/'))
+  return (
+    <>
+      {pathname.startsWith('/pen/') ? (
+        <Outlet />
+      ) : (
+        <Frame>
+          <Outlet />
+        </Frame>
+      )}
+      <Finder open={keys.finding} onClose={keys.stopFinding} />
+      <KeysHelp open={keys.helping} onClose={keys.stopHelping} isPen={pathname.startsWith('/pen/')} />
+      <Toaster position="top-center" toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }} />
+    </>
+  )
+}

@@ -1,0 +1,53 @@
+import { useEffect, useState } from 'react'
+import { useLocation, useNavigate } from 'react-router'
+import { useTodayQuery } from './api'
+import { pathForHorse } from './tag-rail'
+
+const PART_KEYS: Record<string, string> = { b: 'before', p: 'pen', a: 'after', w: 'week', y: 'yard' }
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+const horseIn = (pathname: string): string | undefined =>
+  /^\/(?:before|pen|after|horses)\/([^/]+)/.exec(pathname)?.[1]
+
+/** Keys that work everywhere; in the pen only those that the pen does not use itself. */
+export const useShellKeys = (inPen: boolean) => {
+  const [finding, setFinding] = useState(false)
+  const [helping, setHelping] = useState(false)
+  const { data } = useTodayQuery()
+  const { pathname } = useLocation()
+  const navigate = useNavigate()
+  useEffect(() => {
+    const ids = data?.rows.map(({ horse }) => horse.id) ?? []
+    const walk = (by: number): void => {
+      const at = ids.indexOf(horseIn(pathname) ?? ids[0] ?? '')
+      const next = ids[(at + by + ids.length) % ids.length]
+      if (next) void navigate(pathForHorse(pathname, next))
+    }
+    const toPart = (part: string): void => {
+      const horse = horseIn(pathname) ?? ids[0]
+      void navigate(['before', 'pen', 'after'].includes(part) && horse ? `/${part}/${horse}` : `/${part}`)
+    }
+    const press = (event: KeyboardEvent): void => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault()
+        setFinding(true)
+        return
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || event.repeat) return
+      const key = event.key.toLowerCase()
+      if (key === '/') {
+        event.preventDefault()
+        setFinding(true)
+      } else if (key === '?') setHelping(true)
+      else if (key === '[') walk(-1)
+      else if (key === ']') walk(1)
+      else if (key in PART_KEYS && !(inPen && key === 'w')) toPart(PART_KEYS[key]!)
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  }, [data, inPen, navigate, pathname])
+  return { finding, helping, stopFinding: () => setFinding(false), stopHelping: () => setHelping(false) }
+}

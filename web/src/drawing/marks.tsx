@@ -1,0 +1,104 @@
+import { calmWord, gradeWord, type Calm, type Grade, type Kind, type Side } from '@still-pine/core/answer'
+
+/** One answer as a mark: taller is lighter, the shape on top is the calm. */
+export interface Mark {
+  readonly id: string
+  readonly side: Side
+  readonly grade: Grade
+  readonly calm: Calm | null
+  readonly cold?: boolean
+  readonly half?: boolean
+}
+
+const BAR_HEIGHT = [52, 42, 30, 20, 8] as const
+const BAR_COLOUR = [
+  'var(--mark-0)',
+  'var(--mark-1)',
+  'var(--mark-2)',
+  'var(--mark-3)',
+  'var(--stop)',
+] as const
+const SHAPE_ROOM = 18
+const FOOT = 20
+const HEIGHT = SHAPE_ROOM + BAR_HEIGHT[0] + FOOT
+
+const CalmShape = ({ calm, x, y }: { calm: Calm | null; x: number; y: number }) => {
+  const stroke = { fill: 'none', stroke: 'currentColor', strokeWidth: 2.4 }
+  if (calm === 0) return <circle cx={x} cy={y} r={5} {...stroke} />
+  if (calm === 1) return <path d={`M${x} ${y - 6} l6 10 h-12 Z`} {...stroke} />
+  if (calm === 2) return <rect x={x - 5} y={y - 5} width={10} height={10} fill="currentColor" />
+  return null
+}
+
+const SIDE_LETTER: Record<Side, string> = { left: 'L', right: 'R', none: '' }
+
+const sentence = (mark: Mark, kind: Kind): string =>
+  [
+    mark.side === 'none' ? '' : mark.side,
+    gradeWord(kind, mark.grade),
+    mark.calm === null ? 'calm not noted' : calmWord(mark.calm),
+    mark.cold ? 'first of its day' : '',
+    mark.half ? 'half weight' : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+interface Props {
+  readonly marks: readonly Mark[]
+  readonly kind: Kind
+  /** Pixels from one mark to the next. */
+  readonly spacing?: number
+}
+
+/** A row of answers, oldest first, the newest always in sight. */
+export const Marks = ({ marks, kind, spacing = 26 }: Props) => (
+  <div className="overflow-x-auto" style={{ direction: 'rtl' }} tabIndex={marks.length > 12 ? 0 : undefined}>
+    <svg
+      role="img"
+      aria-label={
+        marks.length === 0
+          ? 'No answers yet'
+          : `${marks.length} answers, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
+      }
+      width={Math.max(1, marks.length) * spacing + 8}
+      height={HEIGHT}
+      className="text-ink"
+      style={{ direction: 'ltr' }}
+    >
+      <line x1={0} x2="100%" y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="currentColor" strokeWidth={2} />
+      {marks.map((mark, i) => {
+        const x = 4 + spacing / 2 + i * spacing
+        const top = HEIGHT - FOOT - BAR_HEIGHT[mark.grade]
+        return (
+          <g key={mark.id} opacity={mark.half ? 0.55 : 1}>
+            <title>{sentence(mark, kind)}</title>
+            <rect
+              x={x - 6}
+              y={top}
+              width={12}
+              height={BAR_HEIGHT[mark.grade]}
+              rx={1.5}
+              fill={BAR_COLOUR[mark.grade]}
+            />
+            <CalmShape calm={mark.calm} x={x} y={top - 9} />
+            {mark.cold && (
+              <line
+                x1={x - 9}
+                x2={x + 9}
+                y1={HEIGHT - FOOT + 3}
+                y2={HEIGHT - FOOT + 3}
+                stroke="currentColor"
+                strokeWidth={2}
+              />
+            )}
+            <text x={x} y={HEIGHT - 4} textAnchor="middle" fontSize={13} fontWeight={700} fill="currentColor">
+              {SIDE_LETTER[mark.side]}
+            </text>
+          </g>
+        )
+      })}
+    </svg>
+  </div>
+)
+
+export const MARKS_KEY = 'Taller is lighter. Ring loose, triangle watchful, square tight.'

@@ -1,0 +1,79 @@
+import type { Pace } from '@still-pine/core/answer'
+
+const RADIUS = 120
+const WIDTH = 32
+const FROM = -210
+const SWEEP = 240
+const CENTRE = { x: 180, y: 165 }
+
+const at = (degrees: number, radius: number): { x: number; y: number } => {
+  const radians = (degrees * Math.PI) / 180
+  return { x: CENTRE.x + radius * Math.cos(radians), y: CENTRE.y + radius * Math.sin(radians) }
+}
+
+const arc = (from: number, to: number): string => {
+  const a = at(from, RADIUS)
+  const b = at(to, RADIUS)
+  return `M${a.x} ${a.y}A${RADIUS} ${RADIUS} 0 ${to - from > 180 ? 1 : 0} 1 ${b.x} ${b.y}`
+}
+
+const COLOURS = ['var(--mark-0)', 'var(--mark-1)', 'var(--mark-2)', 'var(--mark-3)'] as const
+const GAP_DEGREES = 2
+
+interface Props {
+  readonly pace: Pace
+  /** Seconds since the cue, press lag already taken off; `null` when nothing runs. */
+  readonly seconds: number | null
+}
+
+/** Fills through the phases of the school's pace; its words stand beside each phase. */
+export const PaceArc = ({ pace, seconds }: Props) => {
+  const end = pace.limits[3]
+  const degrees = (s: number): number => FROM + (SWEEP * Math.min(s, end)) / end
+  const hand = seconds === null ? null : degrees(seconds)
+  return (
+    <svg viewBox="0 0 360 262" className="h-full max-h-full w-full" aria-hidden="true">
+      {pace.limits.map((limit, i) => {
+        const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
+        const to = degrees(limit) - GAP_DEGREES / 2
+        const filledTo = hand === null ? from : Math.min(hand, to)
+        const middle = at((from + to) / 2, RADIUS + 26)
+        return (
+          <g key={limit}>
+            <path
+              d={arc(from, to)}
+              fill="none"
+              stroke="var(--line)"
+              strokeOpacity={0.55}
+              strokeWidth={WIDTH}
+            />
+            {filledTo > from && (
+              <path d={arc(from, filledTo)} fill="none" stroke={COLOURS[i]} strokeWidth={WIDTH} />
+            )}
+            <text
+              x={middle.x}
+              y={middle.y}
+              fontSize={15}
+              fontWeight={700}
+              fill="var(--quiet)"
+              dominantBaseline="middle"
+              textAnchor={middle.x < CENTRE.x - 20 ? 'end' : middle.x > CENTRE.x + 20 ? 'start' : 'middle'}
+            >
+              {pace.phases[i]}
+            </text>
+          </g>
+        )
+      })}
+      {hand !== null && (
+        <line
+          x1={at(hand, RADIUS - 24).x}
+          y1={at(hand, RADIUS - 24).y}
+          x2={at(hand, RADIUS + 20).x}
+          y2={at(hand, RADIUS + 20).y}
+          stroke="var(--ink)"
+          strokeWidth={4}
+        />
+      )}
+    </svg>
+  )
+}

@@ -1,0 +1,202 @@
+import type { KeptAnswer, Line } from '@still-pine/contract'
+import { PLACE_WORDS } from '@still-pine/core/answer'
+import { cardFor, rungName, stepOf, type Step } from '@still-pine/core/program'
+import {
+  ago,
+  knownFrom,
+  missingInWords,
+  sideGap,
+  TEMPER_WORDS,
+  type TrackView,
+} from '@still-pine/core/readiness'
+import { Link, useParams } from 'react-router'
+import { useStepAnswersQuery } from '../app/api'
+import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
+import { Loading } from '../ui/loading'
+import { percent, STATE_WORDS } from '../ui/words'
+import { useHorse } from './use-horse'
+
+const MARKS_SHOWN = 20
+
+/** Oldest first, with the first of each day marked; answers that were taken back are left out. */
+const marksOf = (answers: readonly KeptAnswer[], side: string): readonly Mark[] => {
+  const standing = answers
+    .filter((answer) => !answer.voided && !answer.uncued && answer.side === side)
+    .reverse()
+  return standing
+    .map((answer, i) => ({
+      id: answer.id,
+      side: answer.side,
+      grade: answer.grade,
+      calm: answer.calm,
+      cold: standing[i - 1]?.day !== answer.day,
+      half: answer.byChance || answer.recalled,
+    }))
+    .slice(-MARKS_SHOWN)
+}
+
+const asks = (n: number): string => (n === 1 ? '1 light, loose ask' : `${n} light, loose asks`)
+
+const asksWords = (view: TrackView): string => {
+  if (view.state === 'solid') return 'Solid today.'
+  if (view.asksNeeded === null) return 'Not today: it needs more days.'
+  return view.asksNeeded === 0
+    ? 'Only places or movement are missing.'
+    : `${asks(view.asksNeeded)} today would make it Solid.`
+}
+
+const Facts = ({ view, step, day }: { view: TrackView; step: Step; day: string }) => {
+  const facts: readonly (readonly [string, string])[] = [
+    [
+      'Chance of a light first answer',
+      `${percent(view.chance)} (${percent(view.low)} to ${percent(view.high)})`,
+    ],
+    ['Chance that it is not tight', percent(view.calmChance)],
+    [
+      'Holds to',
+      view.holdsToRung === 0
+        ? 'no rung yet'
+        : `rung ${view.holdsToRung}, ${rungName(step, view.holdsToRung)}`,
+    ],
+    ['Opens at', `rung ${view.openAt}, ${rungName(step, view.openAt)}`],
+    [
+      'Last first ask of a day',
+      view.lastCold
+        ? `${view.lastCold.passed ? 'passed' : 'not passed'}, ${ago(view.lastCold.day, day)}`
+        : 'none at the required rung',
+    ],
+    ['Known from', `${view.answers} answers on ${view.daysWorked} work days`],
+    ['Last asked', view.lastDay ? ago(view.lastDay, day) : 'never'],
+  ]
+  return (
+    <dl className="grid grid-cols-[minmax(9rem,auto)_1fr] gap-x-4 gap-y-1">
+      {facts.map(([name, words]) => (
+        <div key={name} className="contents">
+          <dt className="text-quiet">{name}</dt>
+          <dd className="font-bold">{words}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
+interface TrackProps {
+  readonly track: Line['tracks'][number]
+  readonly step: Step
+  readonly day: string
+  readonly answers: readonly KeptAnswer[]
+}
+
+const Track = ({ track, step, day, answers }: TrackProps) => {
+  const { side, view } = track
+  return (
+    <section className="flex min-w-0 flex-col gap-3 border-t-4 border-ink bg-panel p-4">
+      <h2 className="text-2xl">
+        {side === 'none'
+          ? STATE_WORDS[view.state]
+          : `${side === 'left' ? 'Left' : 'Right'}: ${STATE_WORDS[view.state]}`}
+      </h2>
+      <p className="text-lg">
+        {knownFrom(view, day)}. {view.temper && `${TEMPER_WORDS[view.temper]}.`}
+      </p>
+      <Marks marks={marksOf(answers, side)} kind={step.kind} spacing={24} />
+      <Facts view={view} step={step} day={day} />
+      {view.answers > 0 && view.misses.length > 0 && <p>{missingInWords(view)}</p>}
+      {view.placesMissing.length > 0 && view.answers > 0 && (
+        <p>Not proved from: {view.placesMissing.map((place) => PLACE_WORDS[place]).join('; ')}.</p>
+      )}
+      <p className="font-bold">{asksWords(view)}</p>
+    </section>
+  )
+}
+
+const Card = ({ step }: { step: Step }) => {
+  const card = cardFor(step.key)
+  return (
+    <section className="grid gap-6 desk:grid-cols-3">
+      <div>
+        <h2 className="mb-1 text-lg">What it is for</h2>
+        <p>{card.purpose}</p>
+        <h2 className="mt-3 mb-1 text-lg">What counts</h2>
+        <p>{card.counts}</p>
+      </div>
+      <div>
+        <h2 className="mb-1 text-lg">When it goes wrong</h2>
+        <dl>
+          {card.faults.map(({ fault, repair }) => (
+            <div key={fault} className="mb-2">
+              <dt className="font-bold">{fault}</dt>
+              <dd>{repair}</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      <div>
+        <h2 className="mb-1 text-lg">Carry out</h2>
+        <p>{card.kit.join(', ')}</p>
+        <h2 className="mt-3 mb-1 text-lg text-stop">Take care</h2>
+        <ul>
+          {card.cautions.map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  )
+}
+
+const gapWords = (tracks: Line['tracks']): string | null => {
+  const gap = sideGap(tracks)
+  if (gap === null) return null
+  if (gap.kind === 'not-asked')
+    return `${gap.sides.join(' and ')} side not asked enough in the last ten work days.`
+  const points = Math.round(Math.abs(gap.value) * 100)
+  if (points === 0) return 'Both sides are even.'
+  return `The ${gap.value > 0 ? 'right' : 'left'} is ${points} points behind${gap.flagged ? ': work it first' : ''}.`
+}
+
+/** What is known of one step, from what, and how old it is. */
+const EvidencePage = () => {
+  const { stepKey = '' } = useParams()
+  const { horseId, line, program, error, retry } = useHorse()
+  const { data } = useStepAnswersQuery({ horseId, step: stepKey })
+  if (!line || !program) return <Loading error={error} retry={retry} />
+  const step = stepOf(program, stepKey)
+  if (!step)
+    return <Loading error={{ data: { title: `“${stepKey}” is not a step of this horse’s program.` } }} />
+  const tracks = line.tracks.filter((track) => track.step === step.key)
+  const gap = gapWords(tracks)
+  const isOpen = !line.plan.closed.some((closed) => closed.step === step.key)
+  return (
+    <main className="flex flex-col gap-4 px-4 py-3 desk:px-5">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h1 className="text-3xl">
+          <Link to={`/horses/${horseId}`} className="underline decoration-2 underline-offset-4">
+            {line.horse.name}
+          </Link>
+          : {step.name}
+        </h1>
+        {isOpen && (
+          <Link
+            className="no-print inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
+            to={`/pen/${horseId}?step=${step.key}`}
+          >
+            Ask it in the pen
+          </Link>
+        )}
+      </div>
+      {gap && <p className="text-lg">{gap}</p>}
+      <div className={`grid gap-4 ${tracks.length > 1 ? 'desk:grid-cols-2' : ''}`}>
+        {tracks.map((track) => (
+          <Track key={track.side} track={track} step={step} day={line.day} answers={data?.answers ?? []} />
+        ))}
+      </div>
+      <p className="text-quiet">
+        {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
+      </p>
+      <Card step={step} />
+    </main>
+  )
+}
+
+export default EvidencePage

@@ -1,0 +1,51 @@
+import type { Horse } from '@still-pine/contract'
+import { monthsOld } from '@still-pine/core/answer'
+import { NavLink } from 'react-router'
+import { ageWords } from '../ui/words'
+
+const TABS = [
+  ['', 'Line'],
+  ['/steps', 'Steps'],
+  ['/incidents', 'Checks and incidents'],
+  ['/book', 'Book'],
+] as const
+
+interface Props {
+  readonly horse: Horse
+  readonly today: string
+  readonly note?: string
+}
+
+/** Who this is, in one line, and the views of it. */
+export const HorseHeader = ({ horse, today, note }: Props) => (
+  <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+    <div className="flex flex-wrap items-baseline gap-x-4">
+      <h1 className="text-4xl font-extrabold">{horse.name}</h1>
+      <p className="text-quiet">
+        {[
+          horse.sex,
+          horse.born === null ? 'age not known' : ageWords(monthsOld(horse.born, today)),
+          horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',
+          horse.schoolName,
+          note,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </p>
+    </div>
+    <nav aria-label={`Views of ${horse.name}`} className="no-print flex flex-wrap gap-4">
+      {TABS.map(([path, word]) => (
+        <NavLink
+          key={path}
+          end
+          to={`/horses/${horse.id}${path}`}
+          className={({ isActive }) =>
+            `inline-flex min-h-11 items-center font-name font-bold ${isActive ? 'border-b-4 border-ink' : 'text-quiet'}`
+          }
+        >
+          {word}
+        </NavLink>
+      ))}
+    </nav>
+  </div>
+)

@@ -1,0 +1,137 @@
+import type { Line } from '@still-pine/contract'
+import { daysBetween } from '@still-pine/core/answer'
+import { STAGES, stepOf, type Program } from '@still-pine/core/program'
+import { useState, type ReactNode } from 'react'
+import { Link } from 'react-router'
+import { lineSentence } from '../drawing/line/callouts'
+import { LineDrawing } from '../drawing/line/line-drawing'
+import { Loading } from '../ui/loading'
+import { VERDICTS } from '../ui/words'
+import { HorseHeader } from './horse-header'
+import { StageRows } from './stage-rows'
+import { useHorse } from './use-horse'
+
+const Panel = ({ title, children }: { title: string; children: ReactNode }) => (
+  <section className="flex flex-col items-start gap-2 border-t-4 border-ink bg-panel p-3">
+    <h2 className="text-lg">{title}</h2>
+    {children}
+  </section>
+)
+
+const nextGate = (line: Line) => line.gates.find(({ verdict }) => verdict !== 'go') ?? line.gates.at(-1)
+
+const GatePanel = ({ line }: { line: Line }) => {
+  const gate = nextGate(line)
+  if (!gate) return null
+  return (
+    <Panel title={`${gate.name}: ${VERDICTS[gate.verdict]}`}>
+      <p>
+        {gate.sentence} {gate.likelyMissesWords}
+      </p>
+      <Link
+        className="inline-flex min-h-11 items-center underline"
+        to={`/horses/${line.horse.id}/gates/${gate.gate}`}
+      >
+        Why
+      </Link>
+    </Panel>
+  )
+}
+
+const TodayPanel = ({ line }: { line: Line }) => (
+  <Panel title="Today">
+    <p>
+      {line.plan.rests
+        ? line.plan.reason
+        : `${line.plan.bursts
+            .slice(0, 3)
+            .map(({ name }) => name)
+            .join(', then ')
+            .toLowerCase()}. ${line.plan.minutes} minutes.`}
+    </p>
+    {!line.plan.rests && (
+      <Link
+        to={`/pen/${line.horse.id}`}
+        className="no-print inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
+      >
+        Take {line.horse.name} to the pen
+      </Link>
+    )}
+  </Panel>
+)
+
+const STALE_DAYS = 10
+
+const StalePanel = ({ line, program }: { line: Line; program: Program }) => {
+  const stale = line.tracks
+    .filter(({ view }) => view.lastDay !== null && ['solid', 'rusty'].includes(view.state))
+    .map(({ step, side, view }) => ({ step, side, days: daysBetween(view.lastDay!, line.day) }))
+    .filter(({ days }) => days >= STALE_DAYS)
+    .sort((a, b) => b.days - a.days)
+    .slice(0, 4)
+  return (
+    <Panel title="Going stale">
+      <p>
+        {stale.length === 0
+          ? `Nothing Solid has gone ${STALE_DAYS} days without an ask.`
+          : stale
+              .map(
+                ({ step, side, days }) =>
+                  `${stepOf(program, step)?.name}${side === 'none' ? '' : `, ${side}`}: ${days} days`,
+              )
+              .join('. ')}
+      </p>
+    </Panel>
+  )
+}
+
+const currentStage = (line: Line, program: Program): number =>
+  program.steps.find(({ key }) => line.tracks.some((t) => t.step === key && t.view.state !== 'solid'))
+    ?.stage ?? 1
+
+const LinePage = () => {
+  const { line, program, error, retry } = useHorse()
+  const [stage, setStage] = useState<number | null>(null)
+  if (!line || !program) return <Loading error={error} retry={retry} />
+  const shown = stage ?? currentStage(line, program)
+  return (
+    <main className="flex flex-col gap-2 px-4 py-2 desk:px-5">
+      <HorseHeader
+        horse={line.horse}
+        today={line.day}
+        note={`work day ${line.workDays}, calendar day ${line.calendarDays}`}
+      />
+      <p className="text-xl">{lineSentence(program, line)}</p>
+      <LineDrawing program={program} line={line} />
+      <div className="grid gap-4 desk:grid-cols-3">
+        <GatePanel line={line} />
+        <TodayPanel line={line} />
+        <StalePanel line={line} program={program} />
+      </div>
+      <section className="mt-6 flex flex-col gap-3">
+        <div className="flex flex-wrap items-baseline justify-between gap-2">
+          <h2 className="text-2xl">
+            {shown} {STAGES[shown - 1]}
+          </h2>
+          <label className="no-print flex items-center gap-2">
+            Stage
+            <select
+              className="min-h-11 rounded-md border-2 border-ink bg-panel px-2"
+              value={shown}
+              onChange={(event) => setStage(Number(event.target.value))}
+            >
+              {STAGES.map((name, i) => (
+                <option key={name} value={i + 1}>
+                  {i + 1} {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+        <StageRows line={line} program={program} stage={shown} />
+      </section>
+    </main>
+  )
+}
+
+export default LinePage

@@ -1,0 +1,17 @@
+import { useParams } from 'react-router'
+import { useLineQuery, useProgramQuery } from '../app/api'
+
+/** The horse in the address, its Line and its program. */
+export const useHorse = () => {
+  const { horseId = '' } = useParams()
+  const { data, error, refetch } = useLineQuery(horseId)
+  const line = data?.horse.id === horseId ? data : undefined
+  const { data: program, error: programError } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
+  return {
+    horseId,
+    line,
+    program: program?.program,
+    error: line ? programError : error,
+    retry: () => void refetch(),
+  }
+}

@@ -1,0 +1,105 @@
+import { gradeFromPace, gradeWord, secondsLessLag, type Pace } from '@still-pine/core/answer'
+import { useEffect, useRef } from 'react'
+import { PaceArc } from '../drawing/pace-arc'
+import { useSecondsSince } from './use-clock'
+import type { PenView } from './use-pen'
+
+const nextPhase = (pace: Pace, seconds: number): string => {
+  const grade = gradeFromPace(pace, seconds)
+  if (grade === 4) return 'no answer'
+  const next = grade === 3 ? 'no answer' : pace.phases[grade + 1]
+  return `${pace.phases[grade]} · ${next} at ${pace.limits[grade]} s`
+}
+
+/** Feels the change of phase in the hand. */
+const usePhaseBuzz = (pace: Pace, seconds: number | null, on: boolean): void => {
+  const phase = seconds === null ? null : gradeFromPace(pace, seconds)
+  const last = useRef<number | null>(null)
+  useEffect(() => {
+    if (on && phase !== null && last.current !== null && phase !== last.current) navigator.vibrate?.(90)
+    last.current = phase
+  }, [phase, on])
+}
+
+const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
+  <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center">
+    <span className="font-name text-6xl font-extrabold" data-testid="seconds">
+      {seconds}
+    </span>
+    <span className="max-w-[55%] text-center text-lg font-bold text-quiet">{words}</span>
+  </div>
+)
+
+const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null }) => {
+  const left = Math.max(0, view.holdFor - (seconds ?? 0))
+  const corrections = view.pen.running?.corrections ?? 0
+  return (
+    <>
+      <svg viewBox="0 0 360 262" className="h-full w-full" aria-hidden="true">
+        <rect x={40} y={210} width={280} height={22} fill="var(--line)" opacity={0.55} />
+        <rect x={40} y={210} width={280 * (1 - left / view.holdFor)} height={22} fill="var(--mark-1)" />
+      </svg>
+      <Clock
+        seconds={
+          left >= 60
+            ? `${Math.floor(left / 60)}:${String(Math.floor(left % 60)).padStart(2, '0')}`
+            : left.toFixed(0)
+        }
+        words={
+          seconds === null
+            ? `${view.holdFor} s to hold`
+            : left === 0
+              ? 'time is up: done'
+              : `${corrections} ${corrections === 1 ? 'correction' : 'corrections'}`
+        }
+      />
+    </>
+  )
+}
+
+interface Props {
+  readonly view: PenView
+  readonly pace: Pace
+  readonly frightRule: string
+  readonly vibrate: boolean
+}
+
+/** The arc of an ask, the settling of an accept, the countdown of a hold. */
+export const Gauge = ({ view, pace, frightRule, vibrate }: Props) => {
+  const raw = useSecondsSince(view.pen.running?.startedAt ?? null)
+  const seconds = raw === null ? null : secondsLessLag(raw, view.lagSeconds)
+  const { kind } = view.step
+  usePhaseBuzz(pace, kind === 'ask' ? seconds : null, vibrate)
+  const last = view.answers.at(-1)
+  const idle = last ? gradeWord(kind, last.grade) : 'ready'
+  const worst = view.pen.running?.worst
+  return (
+    <div className="relative mx-auto h-full min-h-0 w-full max-w-[26rem]">
+      {kind === 'hold' ? (
+        <HoldGauge view={view} seconds={seconds} />
+      ) : kind === 'ask' ? (
+        <>
+          <PaceArc pace={pace} seconds={seconds} />
+          <Clock
+            seconds={seconds === null ? (last?.seconds?.toFixed(1) ?? '–') : seconds.toFixed(1)}
+            words={seconds === null ? idle : nextPhase(pace, seconds)}
+          />
+        </>
+      ) : (
+        <>
+          <svg viewBox="0 0 360 262" className="h-full w-full" aria-hidden="true" />
+          <Clock
+            seconds={seconds === null ? (last?.seconds?.toFixed(1) ?? '–') : seconds.toFixed(1)}
+            words={
+              seconds === null
+                ? idle
+                : worst === 'nothing'
+                  ? 'wait for it to settle'
+                  : `${worst}. ${frightRule}`
+            }
+          />
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,156 @@
+import type { BatchItem } from '@still-pine/contract'
+import type { Calm, Grade } from '@still-pine/core/answer'
+import { v7 as uuid } from 'uuid'
+import { amendWaiting, device, keepWaiting, withdrawWaiting } from '../offline/outbox'
+import type { AppThunk } from '../app/thunk'
+import {
+  answered,
+  calmClosed,
+  penOpened,
+  replaced,
+  sessionWasKept,
+  takenBack,
+  type Aim,
+  type PenAnswer,
+  type PenState,
+} from './pen-slice'
+
+/** Milliseconds after an answer in which its calm is one press. */
+export const CALM_WINDOW_MS = 3_000
+
+type Patch = Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault'>>
+
+const isoNow = (): string => new Date().toISOString()
+
+const toItem = (pen: PenState, answer: PenAnswer, replaces: string | null): BatchItem => ({
+  do: 'add',
+  answer: {
+    ...answer,
+    horseId: pen.horseId,
+    sessionId: pen.sessionId,
+    uncued: false,
+    place: null,
+    moving: false,
+    replaces,
+  },
+})
+
+const voidItem = (answerId: string, reason: string): BatchItem => ({
+  do: 'void',
+  id: uuid(),
+  answerId,
+  reason,
+  at: isoNow(),
+})
+
+const idOf = (item: BatchItem): string => {
+  if (item.do === 'void') return item.id
+  return item.do === 'add' ? item.answer.id : item.session.id
+}
+
+/** Opens the pen of a horse: where it stood today on this device, or a new session at `aim`. */
+export const openPen =
+  (horseId: string, day: string, aim: Aim): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    const draft = await device.pens.get(horseId)
+    const kept = draft?.state as PenState | undefined
+    const fresh: PenState = {
+      horseId,
+      day,
+      sessionId: uuid(),
+      sessionKept: false,
+      aim,
+      burstStartedAt: Date.now(),
+      running: null,
+      answers: [],
+      calmFor: null,
+    }
+    // An ask that ran when the page went is not an answer: it is simply asked again.
+    dispatch(penOpened(kept?.day === day ? { ...kept, running: null, calmFor: null } : fresh))
+  }
+
+/** Remembers where the pen stands on this device. */
+export const rememberPen = (pen: PenState): Promise<unknown> =>
+  device.pens.put({ horseId: pen.horseId, state: pen })
+
+const keep = (personId: string, pen: PenState, item: BatchItem, readyAt = 0): Promise<void> =>
+  keepWaiting({ id: idOf(item), personId, horseId: pen.horseId, item, readyAt })
+
+/** Keeps one answer on this device at once, and sends it when its calm can no longer change. */
+export const keepAnswer =
+  (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const pen = getState().pen
+    if (!pen) return
+    const full: PenAnswer = { ...answer, id: uuid(), at: isoNow() }
+    const now = Date.now()
+    dispatch(answered({ answer: full, calmUntil: asksForCalm ? now + CALM_WINDOW_MS : null }))
+    if (!pen.sessionKept) {
+      dispatch(sessionWasKept())
+      await keep(personId, pen, {
+        do: 'session',
+        session: { id: pen.sessionId, horseId: pen.horseId, startedAt: full.at, place: null },
+      })
+    }
+    await keep(personId, pen, toItem(pen, full, null), asksForCalm ? now + CALM_WINDOW_MS : 0)
+  }
+
+/** Changes an answer: in place while it waits here, and otherwise by taking it back and adding another. */
+export const mendAnswer =
+  (personId: string, id: string, patch: Patch): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const pen = getState().pen
+    const before = pen?.answers.find((answer) => answer.id === id)
+    if (!pen || !before) return
+    if (await amendWaiting(id, patch)) {
+      dispatch(replaced({ id, answer: { ...before, ...patch } }))
+      return
+    }
+    const after: PenAnswer = { ...before, ...patch, id: uuid() }
+    dispatch(replaced({ id, answer: after }))
+    await keep(personId, pen, voidItem(id, 'corrected in the pen'))
+    await keep(personId, pen, toItem(pen, after, id))
+  }
+
+export const noteCalm =
+  (personId: string, calm: Calm): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const target = getState().pen?.calmFor?.id ?? getState().pen?.answers.at(-1)?.id
+    if (target === undefined) return
+    dispatch(calmClosed())
+    await dispatch(mendAnswer(personId, target, { calm }))
+  }
+
+export const correctGrade =
+  (personId: string, grade: Grade): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const last = getState().pen?.answers.at(-1)
+    if (last) await dispatch(mendAnswer(personId, last.id, { grade }))
+  }
+
+export const toggleByChance =
+  (personId: string): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const last = getState().pen?.answers.at(-1)
+    if (last) await dispatch(mendAnswer(personId, last.id, { byChance: !last.byChance }))
+  }
+
+export const setFault =
+  (personId: string, fault: string): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const last = getState().pen?.answers.at(-1)
+    if (last) await dispatch(mendAnswer(personId, last.id, { fault }))
+  }
+
+/** Takes the last answer back; once sent it stays in the history as taken back. */
+export const undoLast =
+  (personId: string): AppThunk<Promise<PenAnswer | null>> =>
+  async (dispatch, getState) => {
+    const pen = getState().pen
+    const last = pen?.answers.at(-1)
+    if (!pen || !last) return null
+    dispatch(takenBack(last.id))
+    if (!(await withdrawWaiting(last.id)))
+      await keep(personId, pen, voidItem(last.id, 'taken back in the pen'))
+    return last
+  }

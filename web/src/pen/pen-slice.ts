@@ -1,0 +1,113 @@
+import type { Calm, Grade, Side, Worst } from '@still-pine/core/answer'
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+
+/** One answer of this session, as the rail shows it. */
+export interface PenAnswer {
+  readonly id: string
+  readonly step: string
+  readonly side: Side
+  readonly rung: number
+  readonly grade: Grade
+  readonly calm: Calm | null
+  readonly byChance: boolean
+  readonly recalled: boolean
+  readonly seconds: number | null
+  readonly fault: string | null
+  /** The phone's clock, ISO 8601. */
+  readonly at: string
+}
+
+/** What is being asked: a step, a side and a rung, since when. */
+export interface Aim {
+  readonly burst: number | null
+  readonly step: string
+  readonly side: Side
+  readonly rung: number
+}
+
+export interface PenState {
+  readonly horseId: string
+  readonly day: string
+  readonly sessionId: string
+  /** The session itself has gone to the outbox. */
+  readonly sessionKept: boolean
+  readonly aim: Aim
+  /** When this burst began, on the phone's clock. */
+  readonly burstStartedAt: number
+  /** An ask, accept or hold that runs; times of a clock that cannot jump. */
+  readonly running: { readonly startedAt: number; readonly worst: Worst; readonly corrections: number } | null
+  readonly answers: readonly PenAnswer[]
+  /** The answer whose calm can still be given with one press, and until when. */
+  readonly calmFor: { readonly id: string; readonly until: number } | null
+}
+
+const WORSE: readonly Worst[] = ['nothing', 'tightened', 'moved', 'left']
+
+const change = (state: PenState | null, patch: Partial<PenState>): PenState | null =>
+  state === null ? null : { ...state, ...patch }
+
+export const penSlice = createSlice({
+  name: 'pen',
+  initialState: null as PenState | null,
+  reducers: {
+    penOpened: (_state, { payload }: PayloadAction<PenState>) => payload as never,
+    penLeft: () => null,
+    aimed: (state, { payload }: PayloadAction<{ aim: Aim; now: number }>) => {
+      const { aim, now } = payload
+      const isSameBurst = state?.aim.step === aim.step && state.aim.burst === aim.burst
+      return change(state, {
+        aim,
+        running: null,
+        calmFor: null,
+        ...(isSameBurst ? {} : { burstStartedAt: now }),
+      }) as never
+    },
+    started: (state, { payload }: PayloadAction<number>) =>
+      change(state, {
+        running: { startedAt: payload, worst: 'nothing', corrections: 0 },
+        calmFor: null,
+      }) as never,
+    worsened: (state, { payload }: PayloadAction<Worst>) => {
+      const running = state?.running
+      if (!running || WORSE.indexOf(payload) <= WORSE.indexOf(running.worst)) return state
+      return change(state, { running: { ...running, worst: payload } }) as never
+    },
+    corrected: (state) =>
+      (state?.running
+        ? change(state, { running: { ...state.running, corrections: state.running.corrections + 1 } })
+        : state) as never,
+    dropped: (state) => change(state, { running: null }) as never,
+    sessionWasKept: (state) => change(state, { sessionKept: true }) as never,
+    answered: (state, { payload }: PayloadAction<{ answer: PenAnswer; calmUntil: number | null }>) =>
+      change(state, {
+        running: null,
+        answers: [...(state?.answers ?? []), payload.answer],
+        calmFor: payload.calmUntil === null ? null : { id: payload.answer.id, until: payload.calmUntil },
+      }) as never,
+    replaced: (state, { payload }: PayloadAction<{ id: string; answer: PenAnswer }>) =>
+      change(state, {
+        answers: (state?.answers ?? []).map((answer) => (answer.id === payload.id ? payload.answer : answer)),
+      }) as never,
+    takenBack: (state, { payload }: PayloadAction<string>) =>
+      change(state, {
+        answers: (state?.answers ?? []).filter(({ id }) => id !== payload),
+        calmFor: null,
+      }) as never,
+    calmClosed: (state) => change(state, { calmFor: null }) as never,
+  },
+})
+
+export const {
+  penOpened,
+  penLeft,
+  aimed,
+  started,
+  worsened,
+  corrected,
+  dropped,
+  sessionWasKept,
+  answered,
+  replaced,
+  takenBack,
+  calmClosed,
+} = penSlice.actions

@@ -1,0 +1,42 @@
+import { useEffect, useState } from 'react'
+
+/** Seconds since a moment of the clock that cannot jump, about thirty times a second while something runs. */
+export const useSecondsSince = (startedAt: number | null): number | null => {
+  const [now, setNow] = useState(() => performance.now())
+  useEffect(() => {
+    if (startedAt === null) return
+    let frame = requestAnimationFrame(function tick() {
+      setNow(performance.now())
+      frame = requestAnimationFrame(tick)
+    })
+    return () => cancelAnimationFrame(frame)
+  }, [startedAt])
+  return startedAt === null ? null : Math.max(0, (now - startedAt) / 1000)
+}
+
+/** The phone's clock, once a second. */
+export const useWallClock = (): number => {
+  const [now, setNow] = useState(() => Date.now())
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 1000)
+    return () => clearInterval(timer)
+  }, [])
+  return now
+}
+
+/** Keeps the screen awake while the pen is open, where the browser can. */
+export const useWakeLock = (): void => {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null
+    const hold = async (): Promise<void> => {
+      if (document.visibilityState !== 'visible') return
+      lock = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null
+    }
+    void hold()
+    document.addEventListener('visibilitychange', hold)
+    return () => {
+      document.removeEventListener('visibilitychange', hold)
+      void lock?.release()
+    }
+  }, [])
+}

@@ -1,0 +1,15 @@
+import { wordsFor } from '../app/api'
+import { Button } from './button'
+
+/** What stands where something is being fetched, or could not be. */
+export const Loading = ({ error, retry }: { error?: unknown; retry?: () => void }) =>
+  error ? (
+    <div role="alert" className="m-6 flex flex-col items-start gap-3 border-l-4 border-stop bg-panel p-4">
+      <p>{wordsFor(error)}</p>
+      {retry && <Button onClick={retry}>Try again</Button>}
+    </div>
+  ) : (
+    <p role="status" className="m-6 text-quiet">
+      Fetching …
+    </p>
+  )

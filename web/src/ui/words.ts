@@ -1,0 +1,44 @@
+import type { Verdict, State } from '@still-pine/core/readiness'
+
+export const STATE_WORDS: Record<State, string> = {
+  new: 'New',
+  started: 'Started',
+  slipped: 'Slipped',
+  coming: 'Coming',
+  rusty: 'Rusty',
+  solid: 'Solid',
+}
+
+export const VERDICTS: Record<Verdict, string> = {
+  go: 'Go',
+  'check-first': 'Check first',
+  'not-yet': 'Not yet',
+  stop: 'Stop',
+}
+
+/** "38 %": a share as a person reads it, rounded down so that it never looks better than it is. */
+export const percent = (share: number): string => `${Math.floor(share * 100)} %`
+
+const DATE = new Intl.DateTimeFormat(undefined, {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+})
+const SHORT = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' })
+
+/** "Thursday 14 May", in the person's own language order. */
+export const longDay = (day: string): string => DATE.format(new Date(`${day}T00:00:00Z`))
+export const shortDay = (day: string): string => SHORT.format(new Date(`${day}T00:00:00Z`))
+
+export const clock = (instant: string): string =>
+  new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+
+/** "3 years 1 month", from whole months. */
+export const ageWords = (months: number): string => {
+  const years = Math.floor(months / 12)
+  const rest = months % 12
+  const part = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`
+  if (years === 0) return part(rest, 'month')
+  return rest === 0 ? part(years, 'year') : `${part(years, 'year')} ${part(rest, 'month')}`
+}

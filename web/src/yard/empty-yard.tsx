@@ -1,0 +1,15 @@
+import { Link } from 'react-router'
+
+/** A yard with no horse: what to do first. */
+export const EmptyYard = () => (
+  <main className="mx-auto flex max-w-lg flex-col items-start gap-4 px-4 py-12">
+    <h1 className="text-3xl">No horses yet</h1>
+    <p className="text-lg">Add the first one. You need its name; all else can wait.</p>
+    <Link
+      to="/horses/new"
+      className="inline-flex min-h-14 items-center rounded-md bg-act px-5 font-name text-xl font-bold text-on-act"
+    >
+      Add a horse
+    </Link>
+  </main>
+)

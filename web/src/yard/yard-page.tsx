@@ -1,0 +1,189 @@
+import type { Settings } from '@still-pine/contract'
+import { useState, type KeyboardEvent } from 'react'
+import { Link } from 'react-router'
+import { toast } from 'sonner'
+import {
+  api,
+  useMeQuery,
+  usePeopleQuery,
+  useSaveSettingsMutation,
+  useSignOutMutation,
+  useTodayQuery,
+  wordsFor,
+} from '../app/api'
+import { useAppDispatch } from '../app/store'
+import { Button } from '../ui/button'
+import { Field, INPUT } from '../ui/field'
+import { Loading } from '../ui/loading'
+
+const Horses = () => {
+  const { data } = useTodayQuery()
+  return (
+    <section>
+      <h2 className="mb-2 text-2xl">Horses</h2>
+      <ul>
+        {data?.rows.map(({ horse }) => (
+          <li key={horse.id} className="border-t border-line">
+            <Link className="flex min-h-12 flex-wrap items-center gap-x-3" to={`/horses/${horse.id}`}>
+              <b className="font-name underline">{horse.name}</b>
+              <span className="text-quiet">{[horse.sex, horse.marks].filter(Boolean).join(', ')}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Link
+        to="/horses/new"
+        className="mt-3 inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
+      >
+        Add a horse
+      </Link>
+    </section>
+  )
+}
+
+const People = () => {
+  const { data } = usePeopleQuery()
+  return (
+    <section>
+      <h2 className="mb-2 text-2xl">People</h2>
+      <ul>
+        {data?.people.map(({ id, name, role }) => (
+          <li key={id} className="flex min-h-11 items-center gap-3 border-t border-line">
+            <b>{name}</b> <span className="text-quiet">{role}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** A key is learnt by pressing it once: a remote sends keys like any keyboard. */
+const LearntKey = ({
+  label,
+  value,
+  onLearn,
+}: {
+  label: string
+  value: string
+  onLearn: (key: string) => void
+}) => {
+  const [isLearning, setLearning] = useState(false)
+  const learn = (event: KeyboardEvent): void => {
+    if (!isLearning || ['Tab', 'Shift', 'Escape'].includes(event.key)) return
+    event.preventDefault()
+    event.stopPropagation()
+    onLearn(event.key)
+    setLearning(false)
+  }
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <span className="w-40 font-bold">{label}</span>
+      <Button
+        aria-pressed={isLearning}
+        onClick={() => setLearning(true)}
+        onKeyDownCapture={learn}
+        onBlur={() => setLearning(false)}
+      >
+        {isLearning ? 'Press it now' : value}
+      </Button>
+    </div>
+  )
+}
+
+const SettingsForm = ({ settings }: { settings: Settings }) => {
+  const [save] = useSaveSettingsMutation()
+  const change = async (patch: Partial<Settings>): Promise<void> => {
+    const done = await save({ ...settings, ...patch })
+    if (done.error) toast.error(wordsFor(done.error))
+  }
+  return (
+    <section className="flex flex-col gap-4">
+      <h2 className="text-2xl">Your settings</h2>
+      <Field label="Colours">
+        {(props) => (
+          <select
+            className={INPUT}
+            value={settings.theme}
+            onChange={(e) => void change({ theme: e.target.value as Settings['theme'] })}
+            {...props}
+          >
+            <option value="system">As the device</option>
+            <option value="light">Light</option>
+            <option value="dark">Dark, for the evening barn</option>
+            <option value="pen">High contrast, for the sun</option>
+          </select>
+        )}
+      </Field>
+      <LearntKey
+        label="Remote, forward"
+        value={settings.forwardKey}
+        onLearn={(forwardKey) => void change({ forwardKey })}
+      />
+      <LearntKey
+        label="Remote, back"
+        value={settings.backKey}
+        onLearn={(backKey) => void change({ backKey })}
+      />
+      <Field
+        label="Press lag, seconds"
+        hint="The time your thumb takes after your eye; it is taken off every answer."
+      >
+        {(props) => (
+          <input
+            type="number"
+            min={0}
+            max={2}
+            step={0.1}
+            className={INPUT}
+            defaultValue={settings.pressLagSeconds}
+            onBlur={(e) =>
+              void change({ pressLagSeconds: Math.min(2, Math.max(0, Number(e.target.value) || 0)) })
+            }
+            {...props}
+          />
+        )}
+      </Field>
+      <label className="flex min-h-11 items-center gap-3 font-bold">
+        <input
+          type="checkbox"
+          className="size-6"
+          checked={settings.vibrate}
+          onChange={(e) => void change({ vibrate: e.target.checked })}
+        />
+        Feel the change of phase (vibration)
+      </label>
+    </section>
+  )
+}
+
+/** Horses, people and one’s own settings. */
+const YardPage = () => {
+  const { data: me } = useMeQuery()
+  const [signOut] = useSignOutMutation()
+  const dispatch = useAppDispatch()
+  if (!me) return <Loading />
+  const leave = async (): Promise<void> => {
+    await signOut()
+    dispatch(api.util.resetApiState())
+  }
+  return (
+    <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-3xl">{me.yard.name}</h1>
+        <p>
+          {me.person.name}, {me.person.role}.{' '}
+          <Button look="quiet" onClick={() => void leave()}>
+            Sign out
+          </Button>
+        </p>
+      </div>
+      <div className="grid gap-8 desk:grid-cols-3">
+        <Horses />
+        <People />
+        <SettingsForm settings={me.person.settings} />
+      </div>
+    </main>
+  )
+}
+
+export default YardPage
