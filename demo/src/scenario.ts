@@ -42,9 +42,9 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => [
     },
     nature: {
       law: { ...STANDARD_LAW, speed: 0.42 },
-      ability: 0.6,
-      calm: 0.4,
-      stiffer: { side: 'right', by: 1.6 },
+      ability: 0.9,
+      calm: 0.7,
+      stiffer: { side: 'right', by: 1.1 },
     },
     sessions: 12,
     every: 2,

@@ -1,6 +1,16 @@
 import { count, daysBetween, monthsOld, type Day, type Side } from '../answer'
 import { cardFor, rungName, type Program, type Step } from '../program'
-import { ago, holdOn, stepState, type Facts, type State, type TrackView, type Views } from '../readiness'
+import {
+  ago,
+  holdOn,
+  stepState,
+  upperFirst,
+  WORK_CHANCE,
+  type Facts,
+  type State,
+  type TrackView,
+  type Views,
+} from '../readiness'
 import { openSteps, type ClosedStep, type OpenStep } from './open-steps'
 import { firstSide, shareAsks, type SidePlan } from './sides'
 
@@ -144,9 +154,10 @@ const rungReason = ({ open }: Candidate): string => {
   if (heldBy && rungs.includes(heldBy.from - 1)) return `${at}: the ${heldBy.name} gate is shut above it`
   const last = worst(open)
   if (last.answers === 0) return `${at}: the first time starts at the bottom`
-  return lowest === step.requiredRung
-    ? `${at}: where it has to be`
-    : `${at}: the hardest that is likely to go well`
+  if (lowest === step.requiredRung) return `${at}: where it has to be`
+  return last.byRung[lowest! - 1]!.chance >= WORK_CHANCE
+    ? `${at}: the hardest that is likely to go well`
+    : `${at}: small enough to find out`
 }
 
 /** A Solid go or yield step to put in between, so that quiet does not become numb. */
@@ -178,7 +189,9 @@ const burstFrom = (candidate: Candidate, lightAsk: Burst['lightAsk'], on: Day): 
     firstSide: first.side,
     minutes: BURST_MINUTES,
     again: false,
-    reasons: [stateReason(candidate, on), rungReason(candidate), first.reason].filter(Boolean),
+    reasons: [stateReason(candidate, on), rungReason(candidate), first.reason]
+      .filter(Boolean)
+      .map(upperFirst),
     kit: card.kit,
     cautions: card.cautions,
     lightAsk: step.kind === 'accept' && lightAsk?.step !== step.key ? lightAsk : null,

@@ -1,5 +1,6 @@
 import type { KeptAnswer, Session } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
+import { count } from '@still-pine/core/answer'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -45,7 +46,7 @@ const StepAnswers = ({ step: key, answers, program, personId, mayMend }: StepPro
       <Marks marks={marks} kind={step.kind} spacing={24} />
       <details>
         <summary className="min-h-11 text-quiet">
-          {own.length} answers, one by one{mayMend ? ', to mend' : ''}
+          {count(own.length, 'answer')}, one by one{mayMend ? ', to mend' : ''}
         </summary>
         <ol>
           {own.map((answer) => (
@@ -103,7 +104,8 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
     <div className="grid gap-6 desk:grid-cols-[1fr_22rem]">
       <div className="flex flex-col gap-4">
         <p className="text-lg">
-          {longDay(session.day)}, {clock(session.startedAt)}, {session.personName}: {session.answers} answers.
+          {longDay(session.day)}, {clock(session.startedAt)}, {session.personName}:{' '}
+          {count(session.answers, 'answer')}.
           {session.overlaps && (
             <b className="text-worn">
               {' '}
@@ -159,7 +161,7 @@ const AfterPage = () => {
                 aria-current={session.id === chosen ? 'page' : undefined}
                 className={`inline-flex min-h-11 items-center ${session.id === chosen ? 'border-b-4 border-ink font-bold' : 'text-quiet underline'}`}
               >
-                {session.day === line.day ? 'today' : longDay(session.day)}
+                {session.day === line.day ? `today ${clock(session.startedAt)}` : longDay(session.day)}
                 {!session.confirmedAt && ' ·'}
               </Link>
             ))}

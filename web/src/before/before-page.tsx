@@ -11,13 +11,20 @@ type Burst = Line['plan']['bursts'][number]
 
 const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin' } as const
 
-const sidesWords = ({ sides }: Burst): string =>
-  sides.map(({ side, asks }) => (side === 'none' ? `${asks} asks` : `${side} ${asks}`)).join(', then ')
-
-const rungWords = (burst: Burst, program: Program): string => {
+/** "right 4, goes off; then left 2, the whole lap": each side with its own rung. */
+const askWords = (burst: Burst, program: Program): string => {
   const step = stepOf(program, burst.step)!
-  const rungs = [...new Set(burst.sides.map(({ rung }) => rung))]
-  return rungs.map((rung) => rungName(step, rung)).join(' / ')
+  const rungs = new Set(burst.sides.map(({ rung }) => rung))
+  const at = (rung: number): string => `“${rungName(step, rung)}”`
+  const parts = burst.sides.map(({ side, asks, rung }) =>
+    [
+      side === 'none' ? `${asks} ${asks === 1 ? 'ask' : 'asks'}` : `${side} ${asks}`,
+      rungs.size > 1 ? at(rung) : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  )
+  return `${parts.join(', then ')}${rungs.size === 1 ? `, ${at(burst.sides[0]!.rung)}` : ''}`
 }
 
 const BurstRow = ({ burst, number, program }: { burst: Burst; number: number; program: Program }) => (
@@ -26,8 +33,7 @@ const BurstRow = ({ burst, number, program }: { burst: Burst; number: number; pr
     <div>
       <p className="flex flex-wrap items-baseline gap-x-3 text-lg">
         <b className="font-name">{burst.name}</b>
-        <span>{rungWords(burst, program)}</span>
-        <span className="font-bold">{sidesWords(burst)}</span>
+        <span>{askWords(burst, program)}</span>
         <span className="text-quiet">
           {burst.again ? 'back to it' : PURPOSE[burst.purpose].toLowerCase()}
         </span>

@@ -60,9 +60,10 @@ export const Marks = ({ marks, kind, spacing = 26 }: Props) => (
           ? 'No answers yet'
           : `${marks.length} answers, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
       }
-      width={Math.max(1, marks.length) * spacing + 8}
+      width={marks.length * spacing + 8}
+
       height={HEIGHT}
-      className="text-ink"
+      className="min-w-full text-ink"
       style={{ direction: 'ltr' }}
     >
       <line x1={0} x2="100%" y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="currentColor" strokeWidth={2} />

@@ -32,7 +32,7 @@ export const PaceArc = ({ pace, seconds }: Props) => {
   const degrees = (s: number): number => FROM + (SWEEP * Math.min(s, end)) / end
   const hand = seconds === null ? null : degrees(seconds)
   return (
-    <svg viewBox="0 0 360 262" className="h-full max-h-full w-full" aria-hidden="true">
+    <svg viewBox="-40 10 440 246" className="h-full max-h-full w-full" aria-hidden="true">
       {pace.limits.map((limit, i) => {
         const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
         const to = degrees(limit) - GAP_DEGREES / 2
@@ -44,7 +44,7 @@ export const PaceArc = ({ pace, seconds }: Props) => {
               d={arc(from, to)}
               fill="none"
               stroke="var(--line)"
-              strokeOpacity={0.55}
+              strokeOpacity={0.4}
               strokeWidth={WIDTH}
             />
             {filledTo > from && (

@@ -1,3 +1,4 @@
+import { count } from '@still-pine/core/answer'
 import { Link } from 'react-router'
 import { useSessionsQuery } from '../app/api'
 import { Loading } from '../ui/loading'
@@ -23,7 +24,7 @@ const BookPage = () => {
             >
               <b className="underline">{longDay(session.day)}</b>
               <span>
-                {clock(session.startedAt)}, {session.personName}, {session.answers} answers
+                {clock(session.startedAt)}, {session.personName}, {count(session.answers, 'answer')}
               </span>
               <span className="text-quiet">{session.confirmedAt ? 'confirmed' : 'not confirmed'}</span>
               {session.overlaps && <span className="font-bold text-worn">overlaps another session</span>}

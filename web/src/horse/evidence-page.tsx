@@ -1,5 +1,5 @@
 import type { KeptAnswer, Line } from '@still-pine/contract'
-import { PLACE_WORDS } from '@still-pine/core/answer'
+import { count, PLACE_WORDS } from '@still-pine/core/answer'
 import { cardFor, rungName, stepOf, type Step } from '@still-pine/core/program'
 import {
   ago,
@@ -65,7 +65,7 @@ const Facts = ({ view, step, day }: { view: TrackView; step: Step; day: string }
         ? `${view.lastCold.passed ? 'passed' : 'not passed'}, ${ago(view.lastCold.day, day)}`
         : 'none at the required rung',
     ],
-    ['Known from', `${view.answers} answers on ${view.daysWorked} work days`],
+    ['Known from', `${count(view.answers, 'answer')} on ${count(view.daysWorked, 'work day')}`],
     ['Last asked', view.lastDay ? ago(view.lastDay, day) : 'never'],
   ]
   return (
@@ -97,7 +97,7 @@ const Track = ({ track, step, day, answers }: TrackProps) => {
           : `${side === 'left' ? 'Left' : 'Right'}: ${STATE_WORDS[view.state]}`}
       </h2>
       <p className="text-lg">
-        {knownFrom(view, day)}. {view.temper && `${TEMPER_WORDS[view.temper]}.`}
+        {knownFrom(view, day)}. {view.temper && `${upperFirst(TEMPER_WORDS[view.temper])}.`}
       </p>
       <Marks marks={marksOf(answers, side)} kind={step.kind} spacing={24} />
       <Facts view={view} step={step} day={day} />

@@ -224,8 +224,8 @@ const GatePage = () => {
             <ol className="flex flex-col gap-1">
               {gate.weakest.map((track) => (
                 <li key={`${track.step}${track.side}`}>
-                  <b>{track.name}</b>, {percent(track.chance * track.calmChance)} light and easy.{' '}
-                  {track.words}.
+                  <b>{track.name}</b>, {track.words}. {percent(track.chance * track.calmChance)} light and
+                  easy.
                 </li>
               ))}
             </ol>

@@ -20,7 +20,7 @@ interface Props {
 export const HorseHeader = ({ horse, today, note }: Props) => (
   <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
     <div className="flex flex-wrap items-baseline gap-x-4">
-      <h1 className="text-4xl font-extrabold">{horse.name}</h1>
+      <h1 className="text-3xl font-extrabold">{horse.name}</h1>
       <p className="text-quiet">
         {[
           horse.sex,

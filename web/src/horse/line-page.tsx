@@ -1,6 +1,7 @@
 import type { Line } from '@still-pine/contract'
 import { daysBetween } from '@still-pine/core/answer'
 import { STAGES, stepOf, type Program } from '@still-pine/core/program'
+import { upperFirst } from '@still-pine/core/readiness'
 import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { lineSentence } from '../drawing/line/callouts'
@@ -12,7 +13,7 @@ import { StageRows } from './stage-rows'
 import { useHorse } from './use-horse'
 
 const Panel = ({ title, children }: { title: string; children: ReactNode }) => (
-  <section className="flex flex-col items-start gap-2 border-t-4 border-ink bg-panel p-3">
+  <section className="flex flex-col items-start gap-1 border-t-4 border-ink bg-panel px-3 py-2">
     <h2 className="text-lg">{title}</h2>
     {children}
   </section>
@@ -38,16 +39,16 @@ const GatePanel = ({ line }: { line: Line }) => {
   )
 }
 
+const planned = (line: Line): string =>
+  line.plan.bursts
+    .slice(0, 3)
+    .map(({ name }) => name.toLowerCase())
+    .join(', then ')
+
 const TodayPanel = ({ line }: { line: Line }) => (
   <Panel title="Today">
     <p>
-      {line.plan.rests
-        ? line.plan.reason
-        : `${line.plan.bursts
-            .slice(0, 3)
-            .map(({ name }) => name)
-            .join(', then ')
-            .toLowerCase()}. ${line.plan.minutes} minutes.`}
+      {line.plan.rests ? line.plan.reason : `${upperFirst(planned(line))}. ${line.plan.minutes} minutes.`}
     </p>
     {!line.plan.rests && (
       <Link
@@ -95,7 +96,7 @@ const LinePage = () => {
   if (!line || !program) return <Loading error={error} retry={retry} />
   const shown = stage ?? currentStage(line, program)
   return (
-    <main className="flex flex-col gap-2 px-4 py-2 desk:px-5">
+    <main className="flex flex-col gap-1 px-4 desk:px-5">
       <HorseHeader
         horse={line.horse}
         today={line.day}

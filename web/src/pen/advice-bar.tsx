@@ -2,26 +2,35 @@ import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
 import { penAdvice, type PenActions, type PenView } from './use-pen'
 
-/** What the record says about going on; never in the way. */
-export const AdviceBar = ({
-  view,
-  actions,
-  next,
-}: {
-  view: PenView
-  actions: PenActions
-  next: (() => void) | null
-}) => {
+interface Props {
+  readonly view: PenView
+  readonly actions: PenActions
+  readonly next: (() => void) | null
+  /** What the school does when the horse takes fright. */
+  readonly frightRule: string
+}
+
+const Words = ({ headline, text }: { headline: string; text: string }) => (
+  <div className="flex-1">
+    <p className="font-name text-xl font-bold">{headline}</p>
+    <p className="text-xl leading-tight">{text}</p>
+  </div>
+)
+
+const isFrightened = ({ pen, step }: PenView): boolean =>
+  step.kind === 'accept' && pen.running !== null && pen.running.worst !== 'nothing'
+
+/** What the record says about going on, or the fright rule at its moment; never in the way. */
+export const AdviceBar = ({ view, actions, next, frightRule }: Props) => {
   const now = useWallClock()
   const advice = penAdvice(view, now)
   return (
-    <div aria-live="polite" className="flex min-h-16 flex-wrap items-center gap-x-4 gap-y-1">
-      {advice ? (
+    <div aria-live="polite" className="flex flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16">
+      {isFrightened(view) ? (
+        <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
+      ) : advice ? (
         <>
-          <div className="flex-1">
-            <p className="font-name text-xl font-bold">{advice.headline}</p>
-            <p className="text-lg">{advice.reason}</p>
-          </div>
+          <Words headline={advice.headline} text={advice.reason} />
           {advice.kind === 'smaller' && view.pen.aim.rung > 1 && (
             <Button className="min-h-16" hint="↓" onClick={() => actions.moveRung(-1)}>
               A rung smaller
@@ -34,7 +43,7 @@ export const AdviceBar = ({
           )}
         </>
       ) : (
-        <p className="text-lg text-quiet">
+        <p className="text-xl text-quiet phone:sr-only">
           {view.answers.length === 0 ? 'Nothing asked yet in this step today.' : 'Go on.'}
         </p>
       )}

@@ -10,7 +10,7 @@ const CALMS: readonly { calm: Calm; word: string; hint: string }[] = [
 
 const BACK_WORDS: Record<Kind, string> = { ask: 'No answer', accept: 'Worse', hold: 'Correction' }
 
-const BIG = 'min-h-16 text-xl'
+const BIG = 'min-h-16 flex-col text-xl leading-tight'
 
 /** How loose it was: three presses, of which one or none. */
 export const CalmRow = ({ view, actions }: { view: PenView; actions: PenActions }) => {
@@ -21,7 +21,7 @@ export const CalmRow = ({ view, actions }: { view: PenView; actions: PenActions 
         <Button
           key={calm}
           hint={hint}
-          className={`${BIG} px-1 ${last?.calm === calm ? 'bg-ink! text-ground!' : ''}`}
+          className={`${BIG} px-1! ${last?.calm === calm ? 'bg-ink! text-ground!' : ''}`}
           aria-pressed={last?.calm === calm}
           onClick={() => actions.calm(calm)}
         >
@@ -38,7 +38,7 @@ export const WorstRow = ({ view, actions }: { view: PenView; actions: PenActions
     {(['tightened', 'moved', 'left'] as const).map((worst) => (
       <Button
         key={worst}
-        className={`${BIG} px-1 ${view.pen.running?.worst === worst ? 'bg-ink! text-ground!' : ''}`}
+        className={`${BIG} px-1! ${view.pen.running?.worst === worst ? 'bg-ink! text-ground!' : ''}`}
         aria-pressed={view.pen.running?.worst === worst}
         onClick={() => actions.worse(worst)}
       >
@@ -59,21 +59,21 @@ export const ActionRow = ({ view, actions, more }: RowProps) => {
   const isRunning = view.pen.running !== null
   return (
     <div className="grid grid-cols-4 gap-2">
-      <Button className={`${BIG} px-1`} hint="N" disabled={!isRunning} onClick={actions.back}>
+      <Button className={`${BIG} px-0!`} hint="N" disabled={!isRunning} onClick={actions.back}>
         {BACK_WORDS[view.step.kind]}
       </Button>
-      <Button className={`${BIG} px-1`} hint="S" disabled={!view.step.sided} onClick={actions.switchSide}>
+      <Button className={`${BIG} px-0!`} hint="S" disabled={!view.step.sided} onClick={actions.switchSide}>
         Other side
       </Button>
       <Button
-        className={`${BIG} px-1`}
+        className={`${BIG} px-0!`}
         hint="U"
         disabled={!isRunning && view.pen.answers.length === 0}
         onClick={actions.undo}
       >
         {isRunning ? 'Drop' : 'Undo'}
       </Button>
-      <Button className={`${BIG} px-1`} onClick={more}>
+      <Button className={`${BIG} px-0!`} onClick={more}>
         More
       </Button>
     </div>

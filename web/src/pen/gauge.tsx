@@ -1,4 +1,4 @@
-import { gradeFromPace, gradeWord, secondsLessLag, type Pace } from '@still-pine/core/answer'
+import { gradeFromPace, gradeWord, secondsLessLag, type Pace, type Worst } from '@still-pine/core/answer'
 import { useEffect, useRef } from 'react'
 import { PaceArc } from '../drawing/pace-arc'
 import { useSecondsSince } from './use-clock'
@@ -23,10 +23,12 @@ const usePhaseBuzz = (pace: Pace, seconds: number | null, on: boolean): void => 
 
 const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
   <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center">
-    <span className="font-name text-6xl font-extrabold" data-testid="seconds">
+    <span className="font-name text-[min(4rem,26cqh)] leading-none font-extrabold" data-testid="seconds">
       {seconds}
     </span>
-    <span className="max-w-[55%] text-center text-lg font-bold text-quiet">{words}</span>
+    <span className="max-w-[55cqh] text-center text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
+      {words}
+    </span>
   </div>
 )
 
@@ -35,7 +37,7 @@ const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null })
   const corrections = view.pen.running?.corrections ?? 0
   return (
     <>
-      <svg viewBox="0 0 360 262" className="h-full w-full" aria-hidden="true">
+      <svg viewBox="-40 10 440 246" className="h-full w-full" aria-hidden="true">
         <rect x={40} y={210} width={280} height={22} fill="var(--line)" opacity={0.55} />
         <rect x={40} y={210} width={280 * (1 - left / view.holdFor)} height={22} fill="var(--mark-1)" />
       </svg>
@@ -57,15 +59,18 @@ const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null })
   )
 }
 
+/** An accept fills the arc by what it did at its worst, not by time. */
+const WORST_ARC: Pace = { limits: [1, 2, 3, 4], phases: ['at ease', 'tightened', 'moved', 'left'] }
+const WORST_REACH: Record<Worst, number> = { nothing: 1, tightened: 2, moved: 3, left: 4 }
+
 interface Props {
   readonly view: PenView
   readonly pace: Pace
-  readonly frightRule: string
   readonly vibrate: boolean
 }
 
 /** The arc of an ask, the settling of an accept, the countdown of a hold. */
-export const Gauge = ({ view, pace, frightRule, vibrate }: Props) => {
+export const Gauge = ({ view, pace, vibrate }: Props) => {
   const raw = useSecondsSince(view.pen.running?.startedAt ?? null)
   const seconds = raw === null ? null : secondsLessLag(raw, view.lagSeconds)
   const { kind } = view.step
@@ -74,7 +79,7 @@ export const Gauge = ({ view, pace, frightRule, vibrate }: Props) => {
   const idle = last ? gradeWord(kind, last.grade) : 'ready'
   const worst = view.pen.running?.worst
   return (
-    <div className="relative mx-auto h-full min-h-0 w-full max-w-[26rem]">
+    <div className="@container-size relative mx-auto h-full min-h-0 w-full max-w-[36rem]">
       {kind === 'hold' ? (
         <HoldGauge view={view} seconds={seconds} />
       ) : kind === 'ask' ? (
@@ -87,16 +92,10 @@ export const Gauge = ({ view, pace, frightRule, vibrate }: Props) => {
         </>
       ) : (
         <>
-          <svg viewBox="0 0 360 262" className="h-full w-full" aria-hidden="true" />
+          <PaceArc pace={WORST_ARC} seconds={seconds === null ? null : WORST_REACH[worst ?? 'nothing']} />
           <Clock
             seconds={seconds === null ? (last?.seconds?.toFixed(1) ?? '–') : seconds.toFixed(1)}
-            words={
-              seconds === null
-                ? idle
-                : worst === 'nothing'
-                  ? 'wait for it to settle'
-                  : `${worst}. ${frightRule}`
-            }
+            words={seconds === null ? idle : worst === 'nothing' ? 'wait for it to settle' : (worst ?? '')}
           />
         </>
       )}

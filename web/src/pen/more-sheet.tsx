@@ -8,13 +8,14 @@ interface Props {
   readonly open: boolean
   readonly view: PenView
   readonly actions: PenActions
+  readonly next: (() => void) | null
   readonly onClose: () => void
 }
 
 const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
 
 /** The rest of the pen's controls: rung, by chance, faults and a grade to correct. */
-export const MoreSheet = ({ open, view, actions, onClose }: Props) => {
+export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
   const { step, pen } = view
   const last = view.answers.at(-1)
   const done = (act: () => void) => () => {
@@ -47,6 +48,11 @@ export const MoreSheet = ({ open, view, actions, onClose }: Props) => {
             </Button>
           </div>
         </section>
+        {next && (
+          <Button className="min-h-16" onClick={done(next)}>
+            Next burst
+          </Button>
+        )}
         {last && (
           <>
             <section>

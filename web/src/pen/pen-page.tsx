@@ -59,7 +59,7 @@ const StepPicker = ({
     <label className="flex items-center gap-2">
       <span className="sr-only">Step</span>
       <select
-        className="min-h-11 max-w-full rounded-md border-2 border-line bg-panel px-2 font-name text-xl font-bold"
+        className="min-h-11 max-w-full rounded-md border-2 phone:min-h-14 border-line bg-panel px-2 font-name text-xl font-bold"
         value={view.step.key}
         onChange={(event) => actions.goToStep(event.target.value)}
       >
@@ -74,6 +74,15 @@ const StepPicker = ({
     </label>
   )
 }
+
+const DoneLink = ({ horseId }: { horseId: string }) => (
+  <Link
+    className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold phone:min-h-16 phone:text-xl"
+    to={`/after/${horseId}`}
+  >
+    Done
+  </Link>
+)
 
 const neighbours = (view: PenView, line: Line) => {
   const at = view.pen.aim.burst ?? -1
@@ -124,17 +133,12 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
               disabled={previous === null}
               onClick={() => previous !== null && actions.goToBurst(previous)}
             >
-              Last burst
+              Burst before
             </Button>
             <Button disabled={goNext === null} onClick={() => goNext?.()}>
               Next burst
             </Button>
-            <Link
-              className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold"
-              to={`/after/${line.horse.id}`}
-            >
-              Done
-            </Link>
+            <DoneLink horseId={line.horse.id} />
           </div>
           <Button look="danger" className="min-h-16" onClick={() => setSheet('danger')}>
             Danger
@@ -144,7 +148,14 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
       <SideBanner side={view.pen.aim.side} answers={view.answers} />
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
         <div className="flex min-h-0 flex-1 flex-col justify-center">
-          <Gauge view={view} pace={program.pace} frightRule={program.frightRule} vibrate={settings.vibrate} />
+          <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
+        </div>
+        <div className="flex items-end justify-between gap-2 desk:hidden">
+          <Marks marks={view.answers.slice(-11).map(toMark)} kind={view.step.kind} spacing={24} />
+          {!isRunning && <DoneLink horseId={line.horse.id} />}
+        </div>
+        <div className="desk:hidden">
+          <AdviceBar view={view} actions={actions} next={goNext} frightRule={program.frightRule} />
         </div>
         <div className="flex flex-col justify-end gap-2 desk:justify-center">
           {isRunning && view.step.kind === 'accept' && <WorstRow view={view} actions={actions} />}
@@ -158,23 +169,20 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
           />
         </div>
       </div>
-      <footer className="border-t-2 border-ink bg-panel px-3 py-1 phone:order-none desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6 desk:py-2">
-        <div className="phone:hidden">
+      <footer className="grid grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-8 border-t-2 border-ink bg-panel px-6 py-2 phone:hidden">
+        <div>
           <Marks marks={view.answers.map(toMark)} kind={view.step.kind} />
           <p className="text-quiet">{MARKS_KEY}</p>
         </div>
-        <AdviceBar view={view} actions={actions} next={goNext} />
-        <div className="flex items-center justify-between gap-2 desk:hidden">
-          <Marks marks={view.answers.slice(-9).map(toMark)} kind={view.step.kind} spacing={22} />
-          <Link
-            className="inline-flex min-h-16 items-center px-3 font-name text-xl font-bold underline"
-            to={`/after/${line.horse.id}`}
-          >
-            Done
-          </Link>
-        </div>
+        <AdviceBar view={view} actions={actions} next={goNext} frightRule={program.frightRule} />
       </footer>
-      <MoreSheet open={sheet === 'more'} view={view} actions={actions} onClose={() => setSheet(null)} />
+      <MoreSheet
+        open={sheet === 'more'}
+        view={view}
+        actions={actions}
+        next={goNext}
+        onClose={() => setSheet(null)}
+      />
       <DangerSheet open={sheet === 'danger'} view={view} onClose={() => setSheet(null)} />
     </main>
   )

@@ -19,7 +19,7 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 export const Button = ({ look = 'plain', hint, children, className = '', ...rest }: Props) => (
   <button
     type="button"
-    className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-md px-4 py-2 font-name font-bold disabled:opacity-50 ${LOOKS[look]} ${className}`}
+    className={`inline-flex min-h-11 flex-wrap items-center justify-center gap-x-2 rounded-md px-4 py-2 font-name font-bold disabled:opacity-50 ${LOOKS[look]} ${className}`}
     {...rest}
   >
     <span>{children}</span>

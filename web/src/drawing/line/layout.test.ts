@@ -38,7 +38,7 @@ describe('labels', () => {
   const wish = fc.record({
     x: fc.integer({ min: 0, max: 1200 }),
     width: fc.integer({ min: 10, max: 400 }),
-    align: fc.constantFrom('start' as const, 'middle' as const, 'end' as const),
+    aligns: fc.constantFrom(['start'] as const, ['middle'] as const, ['middle', 'end', 'start'] as const),
   })
 
   it('never touch and never leave the row, whatever they say', () => {
@@ -58,5 +58,20 @@ describe('labels', () => {
         }
       }),
     )
+  })
+
+  it('stand beside a neighbour’s post, not across it', () => {
+    const aligns = ['middle', 'end', 'start'] as const
+    const [farrier, tie] = placeLabels(
+      [
+        { key: 'farrier', x: 780, width: 100, aligns },
+        { key: 'tie', x: 800, width: 90, aligns },
+      ],
+      1200,
+      2,
+      [780, 800],
+    )
+    expect(farrier).toEqual({ key: 'farrier', left: 680, lane: 0 })
+    expect(tie).toEqual({ key: 'tie', left: 800, lane: 0 })
   })
 })

@@ -100,12 +100,14 @@ export const layRow = (
   return { steps: pick('step'), posts: pick('post'), stages, rope: ropePath(anchors, ropeY, mostSag), slot }
 }
 
-/** A label that wants to stand at `x`, `width` wide. */
+type Align = 'start' | 'middle' | 'end'
+
+/** A label that wants to stand at `x`, `width` wide, hung in the first of `aligns` that is free. */
 export interface Wish {
   readonly key: string
   readonly x: number
   readonly width: number
-  readonly align: 'start' | 'middle' | 'end'
+  readonly aligns: readonly Align[]
 }
 
 export interface Placed {
@@ -116,22 +118,41 @@ export interface Placed {
 
 const LABEL_GAP = 10
 
-const leftOf = ({ x, width, align }: Wish, within: number): number => {
+const leftOf = ({ x, width }: Wish, align: Align, within: number): number => {
   const left = align === 'start' ? x : align === 'end' ? x - width : x - width / 2
   return Math.max(0, Math.min(within - width, left))
 }
 
-/** Gives each label the first lane where it touches no other; one that finds none of `lanes` is left out. */
-export const placeLabels = (wishes: readonly Wish[], within: number, lanes: number): readonly Placed[] => {
+/**
+ * Gives each label the first lane and alignment where it touches no other label and covers nothing that stands at
+ * one of `posts`; one that finds no room in `lanes` is left out. A label may stand over its own `x`.
+ */
+export const placeLabels = (
+  wishes: readonly Wish[],
+  within: number,
+  lanes: number,
+  posts: readonly number[] = [],
+): readonly Placed[] => {
   const taken: { left: number; right: number; lane: number }[] = []
   return wishes.flatMap((wish) => {
-    const left = leftOf(wish, within)
-    const right = left + wish.width
-    const isFree = (lane: number): boolean =>
-      taken.every((t) => t.lane !== lane || right + LABEL_GAP <= t.left || left >= t.right + LABEL_GAP)
-    const lane = Array.from({ length: lanes }, (_, i) => i).find(isFree)
-    if (lane === undefined) return []
-    taken.push({ left, right, lane })
-    return [{ key: wish.key, left, lane }]
+    if (wish.width > within) return []
+    const isFree = (left: number, lane: number): boolean => {
+      const right = left + wish.width
+      const touches = taken.some(
+        (t) => t.lane === lane && right + LABEL_GAP > t.left && left < t.right + LABEL_GAP,
+      )
+      const covers = posts.some(
+        (post) => Math.abs(post - wish.x) > LABEL_GAP && post > left - 5 && post < right + 5,
+      )
+      return !touches && !covers
+    }
+    for (let lane = 0; lane < lanes; lane++)
+      for (const align of wish.aligns) {
+        const left = leftOf(wish, align, within)
+        if (!isFree(left, lane)) continue
+        taken.push({ left, right: left + wish.width, lane })
+        return [{ key: wish.key, left, lane }]
+      }
+    return []
   })
 }

@@ -19,7 +19,7 @@ const DESK_ROWS = [
 ] as const
 
 /** Sizes in rem, so that all of it grows with the letters. */
-const SIZE = { label: 0.86, laneHeight: 1.2, scale: 3.1, sag: 0.9, slot: 2.9, strip: 3.4 }
+const SIZE = { label: 0.86, laneHeight: 1.15, scale: 2.7, sag: 0.7, strip: 3.4 }
 
 const VERDICT_COLOUR = {
   go: 'var(--solid)',
@@ -66,6 +66,12 @@ interface RowProps {
   readonly onFocus: (step: string | null) => void
 }
 
+type Gate = Line['gates'][number]
+
+/** A gate few of whose tracks were asked yet has nothing to say; its post stands quietly. */
+const isFar = ({ tracks }: Gate): boolean =>
+  tracks.filter(({ state }) => state !== 'new').length < tracks.length / 3
+
 const needsOf = (program: Program, step: string | null): ReadonlySet<string> =>
   new Set(program.steps.find(({ key }) => key === step)?.needs.map((need) => need.step ?? '') ?? [])
 
@@ -81,23 +87,25 @@ const Row = ({ program, line, row, steps, callouts, width, rem, focus, tabStop, 
       key: String(stage),
       x,
       width: textWidth(`${stage} ${STAGES[stage - 1]}`, label, NAME_FONT) + 4,
-      align: 'start' as const,
+      aligns: ['start'] as const,
     })),
     width,
     LANES,
   )
   const titleLanes = Math.max(0, ...titles.map((t) => t.lane)) + 1
   const gates = line.gates.filter(({ gate }) => row.posts.has(gate))
-  const gateWords = (gate: Line['gates'][number]): string => `${gate.name} · ${VERDICTS[gate.verdict]}`
+  const gateWords = (gate: Gate): string =>
+    isFar(gate) ? gate.name : `${gate.name} · ${VERDICTS[gate.verdict]}`
   const gateLabels = placeLabels(
     gates.map((gate) => ({
       key: gate.gate,
-      x: row.posts.get(gate.gate)!.x + 5,
+      x: row.posts.get(gate.gate)!.x,
       width: measure(gateWords(gate)),
-      align: 'middle' as const,
+      aligns: ['middle', 'end', 'start'] as const,
     })),
     width,
     LANES + 1,
+    [...row.posts.values()].map(({ x }) => x),
   )
   const gateLanes = gateLabels.length > 0 ? Math.max(...gateLabels.map((g) => g.lane)) + 1 : 0
   const own = callouts.filter(({ step }) => row.steps.has(step))
@@ -106,16 +114,16 @@ const Row = ({ program, line, row, steps, callouts, width, rem, focus, tabStop, 
       key: step,
       x: row.steps.get(step)!.x,
       width: measure(words),
-      align: 'middle' as const,
+      aligns: ['middle', 'start', 'end'] as const,
     })),
     width,
     LANES,
   )
   const namedLanes = named.length > 0 ? Math.max(...named.map((n) => n.lane)) + 1 : 0
   const scaleHeight = SIZE.scale * rem
-  const top = titleLanes * lane + gateLanes * lane + scaleHeight + 0.6 * rem
+  const top = titleLanes * lane + gateLanes * lane + scaleHeight + 0.4 * rem
   const sag = SIZE.sag * rem
-  const height = top + 2 * sag + namedLanes * lane + 0.6 * rem
+  const height = top + 2 * sag + namedLanes * lane + 0.4 * rem
   const scaleWidth = Math.min(row.slot * 0.78, scaleHeight * 0.62)
   const needed = needsOf(program, focus)
   return (
@@ -197,7 +205,7 @@ const Row = ({ program, line, row, steps, callouts, width, rem, focus, tabStop, 
       {gates.map((gate) => {
         const at = row.posts.get(gate.gate)!
         const placed = gateLabels.find(({ key }) => key === gate.gate)
-        const colour = VERDICT_COLOUR[gate.verdict]
+        const colour = isFar(gate) ? 'var(--quiet)' : VERDICT_COLOUR[gate.verdict]
         // The lowest lane is nearest the rope; a post grows up to its own label.
         const labelBottom = (titleLanes + gateLanes - (placed?.lane ?? 0)) * lane
         return (
@@ -211,7 +219,7 @@ const Row = ({ program, line, row, steps, callouts, width, rem, focus, tabStop, 
               y={labelBottom}
               width={8}
               height={top - labelBottom + 1.3 * rem}
-              fill={colour}
+              fill={isFar(gate) ? 'var(--line)' : colour}
               rx={1}
             />
             {placed && (

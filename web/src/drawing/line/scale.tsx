@@ -24,23 +24,25 @@ const INK: Record<State, Ink> = {
   slipped: { stroke: 'var(--worn)', fill: 'var(--worn-fill)', width: 2.4 },
 }
 
-/** The outline of one half, base at the origin, tip above it; `sign` −1 is the horse's left. */
-const halfPath = (sign: number, w: number, h: number): string => {
+/** One edge from base to tip; `sign` −1 is the horse's left. A notch is worn out of it by time alone. */
+const edge = (sign: number, w: number, h: number, notched: boolean): string => {
   const x = (share: number): number => sign * w * share
-  return `M0 0C${x(0.25)} 0 ${x(0.5)} ${-0.16 * h} ${x(0.5)} ${-0.42 * h}C${x(0.5)} ${-0.74 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}Z`
+  return notched
+    ? `C${x(0.25)} 0 ${x(0.47)} ${-0.14 * h} ${x(0.5)} ${-0.34 * h}L${x(0.2)} ${-0.46 * h}L${x(0.49)} ${-0.58 * h}C${x(0.44)} ${-0.78 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}`
+    : `C${x(0.25)} 0 ${x(0.5)} ${-0.16 * h} ${x(0.5)} ${-0.42 * h}C${x(0.5)} ${-0.74 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}`
 }
 
-/** The same with a notch out of its edge: worn by time alone. */
-const notchedPath = (sign: number, w: number, h: number): string => {
-  const x = (share: number): number => sign * w * share
-  return `M0 0C${x(0.25)} 0 ${x(0.47)} ${-0.14 * h} ${x(0.5)} ${-0.34 * h}L${x(0.2)} ${-0.46 * h}L${x(0.49)} ${-0.58 * h}C${x(0.44)} ${-0.78 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}Z`
+const outline = (side: ScaleHalf['side'], w: number, h: number, notched: boolean): string => {
+  if (side !== 'none') return `M0 0${edge(side === 'left' ? -1 : 1, w, h, notched)}Z`
+  return `M0 0${edge(-1, w, h, notched)}M0 0${edge(1, w, h, notched)}`
 }
 
-const Half = ({ half, sign, w, h }: { half: ScaleHalf; sign: number; w: number; h: number }) => {
+const Half = ({ half, w, h }: { half: ScaleHalf; w: number; h: number }) => {
   const clip = useId()
   const ink = INK[half.state]
-  const path = half.state === 'rusty' ? notchedPath(sign, w, h) : halfPath(sign, w, h)
+  const path = outline(half.side, w, h, half.state === 'rusty')
   const filled = half.state === 'new' ? 0 : Math.max(0.04, half.chance) * h
+  const sign = half.side === 'left' ? -1 : 1
   return (
     <g>
       <clipPath id={clip}>
@@ -74,23 +76,10 @@ interface Props {
 }
 
 /** A pair of pine scales, the horse's left half and right half; a whole one where the step has no sides. */
-export const Scale = ({ halves, width, height }: Props) => {
-  const [one, other] = halves
-  if (!one) return null
-  const right = other ?? one
-  return (
-    <g>
-      <Half half={one} sign={-1} w={width} h={height} />
-      <Half half={right} sign={1} w={width} h={height} />
-      {!other && one.state !== 'new' && (
-        // An unsided step is one scale: the seam between its halves is covered.
-        <line
-          y1={-height * 0.06}
-          y2={-height * (one.state === 'solid' ? 0.94 : 0.04 + 0.9 * Math.max(0.04, one.chance))}
-          stroke={INK[one.state].fill}
-          strokeWidth={3.4}
-        />
-      )}
-    </g>
-  )
-}
+export const Scale = ({ halves, width, height }: Props) => (
+  <g>
+    {halves.map((half) => (
+      <Half key={half.side} half={half} w={width} h={height} />
+    ))}
+  </g>
+)
