@@ -18,7 +18,7 @@ module.exports = {
     })),
     {
       name: 'core-through-the-index',
-      comment: "One folder of core sees another only through its index.",
+      comment: 'One folder of core sees another only through its index.',
       severity: 'error',
       from: { path: '^core/src/([^/]+)/' },
       to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
@@ -41,6 +41,9 @@ module.exports = {
     exclude: { path: '(^|/)dist/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default'],
+    },
   },
 }

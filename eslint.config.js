@@ -17,7 +17,9 @@ export default tseslint.config(
       eqeqeq: ['error', 'smart'],
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['@still-pine/core/*/*'], message: "Import a core folder through its index." }] },
+        {
+          patterns: [{ group: ['@still-pine/core/*/*'], message: 'Import a core folder through its index.' }],
+        },
       ],
     },
   },
@@ -54,7 +56,8 @@ export default tseslint.config(
       'no-restricted-syntax': [
         'error',
         {
-          selector: "TemplateElement[value.raw=/\\b(select|insert into|update|delete from)\\b.+\\b(from|values|set|where)\\b/is]",
+          selector:
+            'TemplateElement[value.raw=/\\b(select|insert into|update|delete from)\\b.+\\b(from|values|set|where)\\b/is]',
           message: 'SQL lives in server/src/data.',
         },
         {

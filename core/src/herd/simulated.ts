@@ -93,7 +93,9 @@ const drawCalm = (calm: number, hardness: number, draw: Draw): Calm => {
 export const drawSeconds = (pace: Pace, grade: Grade, draw: Draw): number => {
   const from = grade === 0 ? 0.3 : pace.limits[grade - 1]!
   const to = grade === 4 ? pace.limits[3] : pace.limits[grade]!
-  return Math.round((from + (to - from) * draw()) * 10) / 10
+  // To the tenth that is shown, and never down on to the border of the phase before.
+  const seconds = Math.round((from + (to - from) * draw()) * 10) / 10
+  return Math.min(to, Math.max(from + 0.1, seconds))
 }
 
 /** Median seconds to settle after an accept of each grade, and the spread of its logarithm. */

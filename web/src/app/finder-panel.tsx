@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { Sheet } from '../ui/sheet'
 import { longDay } from '../ui/words'
 import { useMeQuery, usePeopleQuery, useProgramQuery, useSessionsQuery, useTodayQuery } from './api'
-import { useChosenHorse } from './shell'
+import { useChosenHorse } from './use-chosen-horse'
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[selected=true]:bg-ink data-[selected=true]:text-ground'

@@ -1,6 +1,7 @@
 import { lazy, type ComponentType } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
-import { useChosenHorse, Shell } from './shell'
+import { Shell } from './shell'
+import { useChosenHorse } from './use-chosen-horse'
 import { Loading } from '../ui/loading'
 import { useTodayQuery } from './api'
 import { EmptyYard } from '../yard/empty-yard'

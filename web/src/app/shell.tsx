@@ -1,15 +1,16 @@
 import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
 import { useEffect, type ReactNode } from 'react'
-import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router'
+import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { drainFor } from '../offline/drain'
 import { syncChanged, syncWords } from '../offline/sync-slice'
 import { longDay } from '../ui/words'
-import { api, useMeQuery, useTodayQuery } from './api'
+import { api, useMeQuery } from './api'
 import { Finder } from './finder'
 import { KeysHelp } from './keys-help'
 import { useAppDispatch, useAppSelector } from './store'
 import { TagRail } from './tag-rail'
+import { useChosenHorse } from './use-chosen-horse'
 import { useShellKeys } from './use-shell-keys'
 
 const PARTS = [
@@ -19,13 +20,6 @@ const PARTS = [
   { to: 'week', word: 'Week', icon: CalendarDays },
   { to: 'yard', word: 'Yard', icon: Fence },
 ] as const
-
-/** The horse that is chosen: the one in the address, or the first of today's string. */
-export const useChosenHorse = (): string | null => {
-  const { horseId } = useParams()
-  const { data } = useTodayQuery()
-  return horseId ?? data?.rows[0]?.horse.id ?? null
-}
 
 /** Keeps sending the outbox while somebody is signed in. */
 const useDrain = (personId: string | undefined): void => {

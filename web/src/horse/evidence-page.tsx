@@ -7,6 +7,7 @@ import {
   missingInWords,
   sideGap,
   TEMPER_WORDS,
+  upperFirst,
   type TrackView,
 } from '@still-pine/core/readiness'
 import { Link, useParams } from 'react-router'

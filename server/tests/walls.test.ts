@@ -1,0 +1,224 @@
+import { ACTIONS, mayDo, pathTo, RIGHTS, ROLES, routes, type Problem, type Route } from '@still-pine/contract'
+import pg from 'pg'
+import { v7 as uuid } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { hashPassword } from '../src/auth/passwords'
+import { appUrl } from '../src/data/pool'
+import { addHorse, answerItem, horseForm, sendBatch, sessionItem, voidItem } from './making'
+import { startYard, Visitor, type Running } from './running'
+
+let yard: Running & { starter: Visitor }
+let owner: pg.Client
+const now = new Date('2026-05-14T09:00:00Z')
+
+/** Ids of a second yard, made by the owner of the tables, and people of every role in both. */
+const other = { yardId: uuid(), horse: uuid(), program: uuid(), session: uuid(), answer: uuid() }
+const PASSWORD = 'a long enough one'
+
+const addPerson = async (yardId: string, role: string, email: string): Promise<string> => {
+  const id = uuid()
+  await owner.query(
+    `insert into person (id, yard_id, name, email, role, password_hash, settings, created_at)
+     values ($1, $2, $3, $4, $5, $6, '{}', now())`,
+    [id, yardId, role, email, role, await hashPassword(PASSWORD)],
+  )
+  return id
+}
+
+const signIn = async (email: string): Promise<Visitor> => {
+  const visitor = yard.visitor()
+  const reply = await visitor.post('/sign-in', { email, password: PASSWORD })
+  expect(reply.status).toBe(200)
+  return visitor
+}
+
+beforeAll(async () => {
+  yard = await startYard({ now: () => now })
+  owner = new pg.Client(yard.ownerUrl)
+  await owner.connect()
+  await owner.query(`insert into yard values ($1, 'Elsewhere', 'Europe/Oslo', false, now())`, [other.yardId])
+  const person = await addPerson(other.yardId, 'starter', 'other@example.org')
+  await owner.query(`insert into program select $1, $2, school, version, document from program limit 1`, [
+    other.program,
+    other.yardId,
+  ])
+  await owner.query(
+    `insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, version, created_at)
+     values ($1, $2, $3, 'Heron', '2022-01-01', 'mare', 'horse', '', '', false, '2026-01-01', 1, now())`,
+    [other.horse, other.yardId, other.program],
+  )
+  await owner.query(`insert into pen_session values ($1, $2, $3, $4, now(), '2026-05-13', null, '')`, [
+    other.session,
+    other.yardId,
+    other.horse,
+    person,
+  ])
+  await owner.query(
+    `insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, at, day, phone_at,
+                         ahead, by_chance, recalled, uncued, moving)
+     values ($1, $2, $3, $4, $5, 'settle-in-pen', 'none', 1, 1, now(), '2026-05-13', now(),
+             false, false, false, false, false)`,
+    [other.answer, other.yardId, other.horse, other.session, person],
+  )
+})
+afterAll(async () => {
+  await owner.end()
+  await yard.stop()
+})
+
+const BODIES: Record<string, unknown> = {
+  putHorse: horseForm({ version: 1 }),
+  confirmSession: { note: '' },
+  putCheck: { kind: 'feet', on: '2026-05-01', until: null, passed: true, note: '' },
+  putIncident: {
+    kind: 'kick',
+    on: '2026-05-01',
+    step: null,
+    side: null,
+    serious: false,
+    where: '',
+    before: '',
+    after: '',
+  },
+  putConfirmations: { confirmed: ['helper'] },
+  putOverrule: { gate: 'halter', reason: 'because I looked at it myself' },
+  settings: { theme: 'light', pressLagSeconds: 0.4, forwardKey: 'a', backKey: 'b', vibrate: true },
+  batch: { sentAt: now.toISOString(), items: [{}] },
+}
+
+const filled = (route: Route, ids: Record<string, string>): string => `/api/v1${pathTo(route.path, ids)}`
+
+const idsOf = (horseId: string, sessionId: string, programId: string) => ({
+  horseId,
+  sessionId,
+  programId,
+  step: 'settle-in-pen',
+  checkId: uuid(),
+  incidentId: uuid(),
+  overruleId: uuid(),
+  day: '2026-05-14',
+})
+
+const guarded = Object.entries(routes).filter(([, route]) => route.needs !== 'open') as unknown as [
+  string,
+  Route,
+][]
+
+describe('another yard’s ids', () => {
+  it.each(guarded.filter(([, route]) => /horseId|sessionId|programId/.test(route.path)))(
+    '%s finds nothing and says so',
+    async (name, route) => {
+      const path = filled(route, idsOf(other.horse, other.session, other.program))
+      const { status, body } = await yard.starter.ask<Problem>(
+        route.method.toUpperCase(),
+        path,
+        route.method === 'get' ? undefined : BODIES[name],
+      )
+      // Putting a horse under a taken id makes nothing and shows nothing.
+      expect(status).toBe(404)
+      expect(body.type).toBe('not-found')
+      expect(JSON.stringify(body)).not.toMatch(/Heron|Elsewhere/)
+    },
+  )
+
+  it('are refused in a batch, one by one, and nothing is written', async () => {
+    const session = sessionItem(other.horse, now.toISOString())
+    const items = [
+      session,
+      answerItem(other.horse, other.session, now.toISOString()),
+      voidItem(other.answer, now.toISOString()),
+    ]
+    const { body } = await sendBatch(yard.starter, items, now.toISOString())
+    expect(body.items.map(({ status }) => status)).toEqual(['refused', 'refused', 'refused'])
+    const own = await addHorse(yard.starter)
+    const smuggled = await sendBatch(
+      yard.starter,
+      [answerItem(own, other.session, now.toISOString())],
+      now.toISOString(),
+    )
+    expect(smuggled.body.items[0]!.status).toBe('refused')
+    const { rows } = await owner.query('select count(*)::int as n from voiding')
+    expect(rows[0].n).toBe(0)
+  })
+
+  it('do not show in any list', async () => {
+    for (const path of ['/today', '/week', '/people', '/sessions'])
+      expect(JSON.stringify((await yard.starter.get(path)).body)).not.toMatch(/Heron|Elsewhere/)
+  })
+})
+
+describe('row-level security itself', () => {
+  it('shows the application’s role no row of any table without a yard', async () => {
+    const app = new pg.Client(appUrl(yard.ownerUrl))
+    await app.connect()
+    const { rows } = await owner.query<{ name: string }>(
+      `select c.relname as name from pg_class c join pg_namespace n on n.oid = c.relnamespace
+       where c.relkind = 'r' and n.nspname = 'public' and c.relname not in ('sign_in', 'migration')`,
+    )
+    expect(rows.length).toBeGreaterThanOrEqual(13)
+    for (const { name } of rows) {
+      const found = await app.query(`select count(*)::int as n from ${name}`)
+      expect([name, found.rows[0].n]).toEqual([name, 0])
+    }
+    await app.end()
+  })
+
+  it('is forced on every table that belongs to a yard', async () => {
+    const { rows } = await owner.query<{ name: string; forced: boolean }>(
+      `select c.relname as name, c.relforcerowsecurity as forced from pg_class c
+       join pg_attribute a on a.attrelid = c.oid and a.attname = 'yard_id' where c.relkind = 'r'`,
+    )
+    expect(rows.filter(({ forced }) => !forced)).toEqual([])
+  })
+
+  it('gives the application no right to change or take away an answer', async () => {
+    const app = new pg.Client(appUrl(yard.ownerUrl))
+    await app.connect()
+    await expect(app.query('update answer set grade = 0')).rejects.toThrow(/permission denied/)
+    await expect(app.query('delete from answer')).rejects.toThrow(/permission denied/)
+    await expect(app.query('delete from voiding')).rejects.toThrow(/permission denied/)
+    await app.end()
+  })
+})
+
+describe('rights', () => {
+  it('name every action for the starter and known ones for the others', () => {
+    expect(RIGHTS.starter).toEqual(ACTIONS)
+    for (const role of ROLES) for (const action of RIGHTS[role]) expect(ACTIONS).toContain(action)
+  })
+
+  it.each(ROLES)('hold for a %s on every route', async (role) => {
+    const me = await owner.query<{ id: string }>(`select id from yard where name = 'Alder Bank'`)
+    const email = `${role}@example.org`
+    await addPerson(me.rows[0]!.id, role, email)
+    const visitor = await signIn(email)
+    for (const [name, route] of guarded) {
+      const { status } = await visitor.ask(
+        route.method.toUpperCase(),
+        filled(route, idsOf(other.horse, other.session, other.program)),
+        route.method === 'get' ? undefined : BODIES[name],
+      )
+      const may = route.needs === 'signed-in' || mayDo(role, route.needs as (typeof ACTIONS)[number])
+      expect([name, status === 403]).toEqual([name, !may])
+    }
+  })
+
+  it('let only a starter take an answer back', async () => {
+    const helper = await signIn('helper@example.org')
+    const reply = await sendBatch(helper, [voidItem(uuid(), now.toISOString())], now.toISOString())
+    expect(reply.status).toBe(403)
+  })
+
+  it('ask everybody to sign in', async () => {
+    for (const [name, route] of guarded) {
+      const { status, body } = await yard
+        .visitor()
+        .ask<Problem>(
+          route.method.toUpperCase(),
+          filled(route, idsOf(other.horse, other.session, other.program)),
+          route.method === 'get' ? undefined : BODIES[name],
+        )
+      expect([name, status, body.type]).toEqual([name, 401, 'signed-out'])
+    }
+  })
+})

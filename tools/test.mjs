@@ -1,0 +1,96 @@
+// `npm test`: installs what is missing, then every check there is. The last line counts them.
+import { spawn } from 'node:child_process'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ROOT } from './folders.mjs'
+import { ensureChromium, ensurePackages } from './install.mjs'
+import { runMain, say } from './say.mjs'
+
+const bin = (name) => join(ROOT, 'node_modules/.bin', name)
+
+const run = (title, command, args, env = {}) =>
+  new Promise((resolve) => {
+    say(`\n— ${title}`)
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, FORCE_COLOR: '0', ...env },
+    })
+    child.once('exit', (code) => resolve(code === 0))
+    child.once('error', () => resolve(false))
+  })
+
+const check = async (title, command, args) => {
+  const passed = await run(title, command, args)
+  return { passed: passed ? 1 : 0, failed: passed ? 0 : 1, skipped: 0 }
+}
+
+const readJson = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  } catch {
+    return null
+  }
+}
+
+const unit = async (report) => {
+  const ok = await run('unit, property and API tests', bin('vitest'), [
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ])
+  const result = readJson(report)
+  if (!result) return { passed: 0, failed: 1, skipped: 0 }
+  const { numPassedTests: passed, numFailedTests: failed, numPendingTests: skipped } = result
+  // A run that failed outside its tests (a suite that could not start) has failed all the same.
+  return { passed, failed: ok ? failed : Math.max(1, failed), skipped }
+}
+
+const browser = async (report) => {
+  const ok = await run(
+    'the product in a browser',
+    bin('playwright'),
+    ['test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+    { PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  )
+  const stats = readJson(report)?.stats
+  if (!stats) return { passed: 0, failed: 1, skipped: 0 }
+  return {
+    passed: stats.expected + stats.flaky,
+    failed: ok ? stats.unexpected : Math.max(1, stats.unexpected),
+    skipped: stats.skipped,
+  }
+}
+
+const add = (a, b) => ({
+  passed: a.passed + b.passed,
+  failed: a.failed + b.failed,
+  skipped: a.skipped + b.skipped,
+})
+
+await runMain(async () => {
+  ensurePackages(ROOT)
+  ensureChromium()
+  const folder = mkdtempSync(join(tmpdir(), 'still-pine-report-'))
+  const results = [
+    await check('lint', bin('eslint'), ['.']),
+    await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    await check('arrows', bin('depcruise'), [
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core',
+      'contract',
+      'server',
+      'web',
+      'demo',
+    ]),
+    await check('types', process.execPath, ['tools/types.mjs']),
+    await unit(join(folder, 'unit.json')),
+    await browser(join(folder, 'browser.json')),
+  ]
+  const total = results.reduce(add)
+  say(`\n${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`)
+  process.exitCode = total.failed === 0 ? 0 : 1
+})
