@@ -1,0 +1,150 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { chmodSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import type { BatchReply, Problem } from '@still-pine/contract'
+import { build } from 'esbuild'
+import pg from 'pg'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { removeCluster, startCluster, type Cluster } from '../../tools/postgres.mjs'
+import { addHorse, answerItem, sessionItem } from './making'
+import { FIRST_RUN, Visitor } from './running'
+
+const ROOT = new URL('../..', import.meta.url).pathname
+const MAIN = join(ROOT, 'server/dist/for-tests.js')
+
+let folder: string
+let cluster: Cluster
+let server: { child: ChildProcess; port: number }
+let starter: Visitor
+
+const startServer = (port = 0): Promise<{ child: ChildProcess; port: number }> =>
+  new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, [MAIN], {
+      cwd: ROOT,
+      env: {
+        ...process.env,
+        DATABASE_URL: cluster.url,
+        STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
+        COOKIE_SECRET: 'test',
+        LOG_LEVEL: 'silent',
+        PORT: String(port),
+      },
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    })
+    child.once('message', (message) => resolve({ child, port: (message as { listening: number }).listening }))
+    child.once('exit', (code) => reject(new Error(`ended with ${code}`)))
+  })
+
+const killServer = async (): Promise<void> => {
+  const gone = new Promise((resolve) => server.child.once('exit', resolve))
+  server.child.kill('SIGKILL')
+  await gone
+}
+
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms))
+
+beforeAll(async () => {
+  await build({
+    entryPoints: [join(ROOT, 'server/src/main.ts')],
+    outfile: MAIN,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'silent',
+    plugins: [
+      {
+        name: 'npm-stays-out',
+        setup: (b) =>
+          b.onResolve({ filter: /^[^./]/ }, ({ path }) =>
+            path.startsWith('@still-pine/') ? undefined : { path, external: true },
+          ),
+      },
+    ],
+  })
+  folder = join(mkdtempSync(join(tmpdir(), 'still-pine-faults-')), 'pg')
+  chmodSync(dirname(folder), 0o755)
+  cluster = await startCluster(folder, { throwaway: true })
+  server = await startServer()
+  starter = new Visitor(`http://127.0.0.1:${server.port}`)
+  expect((await starter.post('/first-run', FIRST_RUN)).status).toBe(200)
+})
+afterAll(async () => {
+  await killServer()
+  await removeCluster(folder)
+})
+
+const storedIds = async (horseId: string): Promise<string[]> => {
+  const client = new pg.Client(cluster.url)
+  await client.connect()
+  const { rows } = await client.query<{ id: string }>('select id from answer where horse_id = $1', [horseId])
+  await client.end()
+  return rows.map(({ id }) => id)
+}
+
+describe('a server killed with -9 while a client writes', () => {
+  it('loses no acknowledged answer, and what is sent again is kept once', async () => {
+    const horse = await addHorse(starter)
+    const session = sessionItem(horse, new Date().toISOString())
+    const acknowledged = new Set<string>()
+    const sent: string[] = []
+    let writing = true
+
+    const writer = (async () => {
+      while (writing) {
+        const item = answerItem(horse, session.session.id, new Date().toISOString())
+        sent.push(item.answer.id)
+        // As the outbox does: the same item again until somebody says what became of it.
+        for (;;) {
+          const reply = await starter
+            .post<BatchReply>('/answers/batch', { sentAt: new Date().toISOString(), items: [session, item] })
+            .catch(() => null)
+          if (reply?.status === 200 && reply.body.items[1]?.status !== 'refused') {
+            acknowledged.add(item.answer.id)
+            break
+          }
+          await pause(30)
+        }
+      }
+    })()
+
+    for (let kills = 0; kills < 4; kills++) {
+      await pause(400)
+      await killServer()
+      server = await startServer(server.port)
+    }
+    await pause(300)
+    writing = false
+    await writer
+    const stored = await storedIds(horse)
+    expect(acknowledged.size).toBeGreaterThan(20)
+    expect([...acknowledged].filter((id) => !stored.includes(id))).toEqual([])
+    expect([...stored].sort()).toEqual([...sent].sort())
+    const { body } = await starter.get<{ tracks: { step: string; view: { answers: number } }[] }>(
+      `/horses/${horse}/line`,
+    )
+    expect(body.tracks.find(({ step }) => step === 'settle-in-pen')!.view.answers).toBe(sent.length)
+  })
+})
+
+describe('a database killed with -9', () => {
+  it('is a 503 that says so, and the server recovers by itself', async () => {
+    const horse = await addHorse(starter)
+    process.kill(cluster.pid()!, 'SIGKILL')
+    await pause(500)
+    const during = await starter.get<Problem>(`/horses/${horse}`)
+    expect(during).toMatchObject({ status: 503, body: { type: 'database-away' } })
+    expect(during.headers.get('retry-after')).toBe('2')
+    const item = answerItem(horse, crypto.randomUUID(), new Date().toISOString())
+    const write = await starter.post<Problem>('/answers/batch', {
+      sentAt: new Date().toISOString(),
+      items: [item],
+    })
+    expect(write.status).toBe(503)
+    expect((await starter.ask('GET', '/healthz')).status).toBe(200)
+    expect((await starter.ask('GET', '/readyz')).status).toBe(503)
+    await cluster.restart()
+    expect((await starter.get(`/horses/${horse}`)).status).toBe(200)
+    expect((await starter.ask('GET', '/readyz')).status).toBe(200)
+  })
+})
