@@ -42,7 +42,7 @@ const StepAnswers = ({ step: key, answers, program, personId, mayMend }: StepPro
   const marks = own.filter(({ voided }) => !voided).map((a) => ({ ...a, half: a.byChance || a.recalled }))
   return (
     <section className="break-inside-avoid">
-      <h3 className="text-lg">{step.name}</h3>
+      <h2 className="text-lg">{step.name}</h2>
       <Marks marks={marks} kind={step.kind} spacing={24} />
       <details>
         <summary className="min-h-11 text-quiet">

@@ -1,9 +1,10 @@
 import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
-import { useEffect, type ReactNode } from 'react'
+import { Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { drainFor } from '../offline/drain'
 import { syncChanged, syncWords } from '../offline/sync-slice'
+import { Loading } from '../ui/loading'
 import { longDay } from '../ui/words'
 import { api, useMeQuery } from './api'
 import { Finder } from './finder'
@@ -44,13 +45,11 @@ const useDrain = (personId: string | undefined): void => {
 const SyncMark = () => {
   const sync = useAppSelector((state) => state.sync)
   return (
-    <Link
-      to="/yard/waiting"
-      role="status"
-      className={sync.needYou > 0 ? 'font-bold text-stop underline' : ''}
-    >
-      {syncWords(sync)}
-    </Link>
+    <span role="status">
+      <Link to="/yard/waiting" className={sync.needYou > 0 ? 'font-bold text-stop underline' : ''}>
+        {syncWords(sync)}
+      </Link>
+    </span>
   )
 }
 
@@ -101,6 +100,13 @@ const Frame = ({ children }: { children: ReactNode }) => {
   )
 }
 
+/** The page itself may still be on its way; what stands around it stays. */
+const Page = () => (
+  <Suspense fallback={<Loading />}>
+    <Outlet />
+  </Suspense>
+)
+
 /** Everything around a page of a signed-in person; the pen alone fills the whole screen. */
 export const Shell = () => {
   const { data: me } = useMeQuery()
@@ -110,10 +116,10 @@ export const Shell = () => {
   return (
     <>
       {pathname.startsWith('/pen/') ? (
-        <Outlet />
+        <Page />
       ) : (
         <Frame>
-          <Outlet />
+          <Page />
         </Frame>
       )}
       <Finder open={keys.finding} onClose={keys.stopFinding} />

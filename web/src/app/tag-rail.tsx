@@ -20,7 +20,10 @@ export const TagRail = ({ chosen }: { chosen: string | null }) => {
   const { data } = useTodayQuery()
   const { pathname } = useLocation()
   const current = useRef<HTMLAnchorElement>(null)
-  useEffect(() => current.current?.scrollIntoView({ block: 'nearest', inline: 'center' }), [chosen])
+  useEffect(() => {
+    // Newer browsers give a promise here, which must not become the effect's clean-up.
+    void current.current?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  }, [chosen])
   if (!data || data.rows.length === 0) return null
   return (
     <nav aria-label="Today’s horses" className="no-print flex gap-2 overflow-x-auto px-4 py-2 desk:px-5">

@@ -18,8 +18,6 @@ import {
 /** Milliseconds after an answer in which its calm is one press. */
 export const CALM_WINDOW_MS = 3_000
 
-type Patch = Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault'>>
-
 const isoNow = (): string => new Date().toISOString()
 
 const toItem = (pen: PenState, answer: PenAnswer, replaces: string | null): BatchItem => ({
@@ -76,81 +74,82 @@ export const rememberPen = (pen: PenState): Promise<unknown> =>
 const keep = (personId: string, pen: PenState, item: BatchItem, readyAt = 0): Promise<void> =>
   keepWaiting({ id: idOf(item), personId, horseId: pen.horseId, item, readyAt })
 
+let turns: Promise<unknown> = Promise.resolve()
+
+/** One change at a time: a press that follows at once finds what the press before it left. */
+const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+  const mine = turns.then(work, work)
+  turns = mine
+  return mine
+}
+
 /** Keeps one answer on this device at once, and sends it when its calm can no longer change. */
 export const keepAnswer =
   (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const pen = getState().pen
-    if (!pen) return
+  (dispatch, getState) => {
     const full: PenAnswer = { ...answer, id: uuid(), at: isoNow() }
-    const now = Date.now()
-    dispatch(answered({ answer: full, calmUntil: asksForCalm ? now + CALM_WINDOW_MS : null }))
-    if (!pen.sessionKept) {
-      dispatch(sessionWasKept())
-      await keep(personId, pen, {
-        do: 'session',
-        session: { id: pen.sessionId, horseId: pen.horseId, startedAt: full.at, place: null },
-      })
-    }
-    await keep(personId, pen, toItem(pen, full, null), asksForCalm ? now + CALM_WINDOW_MS : 0)
+    const readyAt = asksForCalm ? Date.now() + CALM_WINDOW_MS : 0
+    dispatch(answered({ answer: full, calmUntil: asksForCalm ? readyAt : null }))
+    return inTurn(async () => {
+      const pen = getState().pen
+      if (!pen) return
+      if (!pen.sessionKept) {
+        dispatch(sessionWasKept())
+        await keep(personId, pen, {
+          do: 'session',
+          session: { id: pen.sessionId, horseId: pen.horseId, startedAt: full.at, place: null },
+        })
+      }
+      await keep(personId, pen, toItem(pen, full, null), readyAt)
+    })
   }
 
-/** Changes an answer: in place while it waits here, and otherwise by taking it back and adding another. */
-export const mendAnswer =
-  (personId: string, id: string, patch: Patch): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const pen = getState().pen
-    const before = pen?.answers.find((answer) => answer.id === id)
-    if (!pen || !before) return
-    if (await amendWaiting(id, patch)) {
-      dispatch(replaced({ id, answer: { ...before, ...patch } }))
-      return
-    }
-    const after: PenAnswer = { ...before, ...patch, id: uuid() }
-    dispatch(replaced({ id, answer: after }))
-    await keep(personId, pen, voidItem(id, 'corrected in the pen'))
-    await keep(personId, pen, toItem(pen, after, id))
-  }
+type Change = (last: PenAnswer) => Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault'>>
+
+/** Changes the last answer: in place while it waits here, and otherwise by taking it back and adding another. */
+const mendLast =
+  (personId: string, change: Change): AppThunk<Promise<void>> =>
+  (dispatch, getState) =>
+    inTurn(async () => {
+      const pen = getState().pen
+      const before = pen?.answers.at(-1)
+      if (!pen || !before) return
+      const patch = change(before)
+      if (await amendWaiting(before.id, patch)) {
+        dispatch(replaced({ id: before.id, answer: { ...before, ...patch } }))
+        return
+      }
+      const after: PenAnswer = { ...before, ...patch, id: uuid() }
+      dispatch(replaced({ id: before.id, answer: after }))
+      await keep(personId, pen, voidItem(before.id, 'corrected in the pen'))
+      await keep(personId, pen, toItem(pen, after, before.id))
+    })
 
 export const noteCalm =
   (personId: string, calm: Calm): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const target = getState().pen?.calmFor?.id ?? getState().pen?.answers.at(-1)?.id
-    if (target === undefined) return
+  (dispatch) => {
     dispatch(calmClosed())
-    await dispatch(mendAnswer(personId, target, { calm }))
+    return dispatch(mendLast(personId, () => ({ calm })))
   }
 
-export const correctGrade =
-  (personId: string, grade: Grade): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const last = getState().pen?.answers.at(-1)
-    if (last) await dispatch(mendAnswer(personId, last.id, { grade }))
-  }
+export const correctGrade = (personId: string, grade: Grade): AppThunk<Promise<void>> =>
+  mendLast(personId, () => ({ grade }))
 
-export const toggleByChance =
-  (personId: string): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const last = getState().pen?.answers.at(-1)
-    if (last) await dispatch(mendAnswer(personId, last.id, { byChance: !last.byChance }))
-  }
+export const toggleByChance = (personId: string): AppThunk<Promise<void>> =>
+  mendLast(personId, ({ byChance }) => ({ byChance: !byChance }))
 
-export const setFault =
-  (personId: string, fault: string): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const last = getState().pen?.answers.at(-1)
-    if (last) await dispatch(mendAnswer(personId, last.id, { fault }))
-  }
+export const setFault = (personId: string, fault: string): AppThunk<Promise<void>> =>
+  mendLast(personId, () => ({ fault }))
 
 /** Takes the last answer back; once sent it stays in the history as taken back. */
 export const undoLast =
-  (personId: string): AppThunk<Promise<PenAnswer | null>> =>
-  async (dispatch, getState) => {
-    const pen = getState().pen
-    const last = pen?.answers.at(-1)
-    if (!pen || !last) return null
-    dispatch(takenBack(last.id))
-    if (!(await withdrawWaiting(last.id)))
-      await keep(personId, pen, voidItem(last.id, 'taken back in the pen'))
-    return last
-  }
+  (personId: string): AppThunk<Promise<void>> =>
+  (dispatch, getState) =>
+    inTurn(async () => {
+      const pen = getState().pen
+      const last = pen?.answers.at(-1)
+      if (!pen || !last) return
+      dispatch(takenBack(last.id))
+      if (!(await withdrawWaiting(last.id)))
+        await keep(personId, pen, voidItem(last.id, 'taken back in the pen'))
+    })

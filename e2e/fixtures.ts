@@ -1,0 +1,43 @@
+import { test as base, type Page } from '@playwright/test'
+import { startProduct, type Product } from './product'
+
+interface Workers {
+  readonly demo: Product
+  readonly yard: Product
+}
+
+/** One demo yard and one empty yard for all tests of a run. */
+export const test = base.extend<object, Workers>({
+  demo: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the names from the pattern
+    async ({}, use) => {
+      const product = await startProduct({ demo: true })
+      await use(product)
+      await product.stop()
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  yard: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the names from the pattern
+    async ({}, use) => {
+      const product = await startProduct({ demo: false })
+      await use(product)
+      await product.stop()
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+})
+
+export { expect } from '@playwright/test'
+
+/** Signs in with one click and gives the ids of the horses by name. */
+export const enterDemo = async (page: Page, product: Product): Promise<Record<string, string>> => {
+  await page.goto(product.url)
+  await page.getByRole('button', { name: 'Sign in as the demo starter' }).click()
+  await page.getByRole('navigation', { name: 'Today’s horses' }).waitFor()
+  const reply = await page.request.get(`${product.url}/api/v1/today`)
+  const { rows } = (await reply.json()) as { rows: { horse: { id: string; name: string } }[] }
+  return Object.fromEntries(rows.map(({ horse }) => [horse.name, horse.id]))
+}
+
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }

@@ -1,0 +1,147 @@
+import type { Page } from '@playwright/test'
+import { enterDemo, expect, PHONE, test } from './fixtures'
+
+const marks = (page: Page, name: RegExp) => page.getByRole('img', { name }).filter({ visible: true })
+
+/** An ask with the remote's forward button, answered after some seconds of real time. */
+const ask = async (page: Page, seconds: number): Promise<void> => {
+  await page.keyboard.press('PageDown')
+  await page.waitForTimeout(seconds * 1000)
+  await page.keyboard.press('PageDown')
+}
+
+test.describe('on a phone', () => {
+  test.use(PHONE)
+
+  test('two buttons log asks: grade from the pace, calm in the count of three', async ({ page, demo }) => {
+    const id = await enterDemo(page, demo)
+    await page.goto(`${demo.url}/pen/${id.Lapwing}?step=face-up`)
+    await expect(page.getByRole('button', { name: /^Ask/ })).toBeVisible()
+    // 1 s less the press lag of 0.4 s is on the thought; forward again says loose.
+    await ask(page, 1)
+    await page.keyboard.press('PageDown')
+    await expect(marks(page, /on the thought, loose/)).toBeVisible()
+    // 2.6 s is light; back says tight.
+    await ask(page, 2.6)
+    await page.keyboard.press('PageUp')
+    await expect(marks(page, /light, tight/)).toBeVisible()
+    // Back while it runs is no answer.
+    await page.keyboard.press('PageDown')
+    await page.waitForTimeout(500)
+    await page.keyboard.press('PageUp')
+    await expect(marks(page, /no answer, calm not noted/)).toBeVisible()
+    await expect(page.getByText('Two hard ones in a row').filter({ visible: true })).toBeVisible()
+  })
+
+  test('everything fits at arm’s length, with a thumb zone of 220 pixels and no scrolling', async ({
+    page,
+    demo,
+  }) => {
+    const id = await enterDemo(page, demo)
+    await page.goto(`${demo.url}/pen/${id.Sedge}?step=first-touch`)
+    const zone = page.getByRole('button', { name: /^Start/ })
+    await zone.tap()
+    await page.waitForTimeout(400)
+    await page.getByRole('button', { name: 'Moved' }).tap()
+    const settled = page.getByRole('button', { name: /^Settled/ })
+    expect((await settled.boundingBox())!.height).toBeGreaterThanOrEqual(220)
+    await settled.tap()
+    await expect(marks(page, /moved its feet/)).toBeVisible()
+    for (const name of ['Loose', 'Watchful', 'Tight', 'Undo', 'More', 'Danger', 'Done'])
+      expect(
+        (await page
+          .getByText(name, { exact: true })
+          .filter({ visible: true })
+          .first()
+          .locator('xpath=ancestor-or-self::*[self::button or self::a][1]')
+          .boundingBox())!.height,
+      ).toBeGreaterThanOrEqual(64)
+    const overflow = await page.evaluate(() => [
+      document.documentElement.scrollWidth - innerWidth,
+      document.documentElement.scrollHeight - innerHeight,
+    ])
+    expect(Math.max(...overflow)).toBeLessThanOrEqual(0)
+  })
+
+  test('other side, a smaller rung and a danger sign are one or two taps', async ({ page, demo }) => {
+    const id = await enterDemo(page, demo)
+    await page.goto(`${demo.url}/pen/${id.Sedge}?step=loose-direction`)
+    const side = await page.getByRole('status', { name: /side$/ }).getAttribute('aria-label')
+    await page.getByRole('button', { name: 'Other side' }).tap()
+    await expect(
+      page.getByRole('status', { name: side === 'left side' ? 'right side' : 'left side' }),
+    ).toBeVisible()
+    await page.getByRole('button', { name: 'Danger' }).tap()
+    await expect(page.getByText('Get clear first.', { exact: false })).toBeVisible()
+    await page.getByRole('button', { name: 'Kick', exact: true }).tap()
+    await expect(page.getByText('Recorded: kick', { exact: false })).toBeVisible()
+    await page.goto(`${demo.url}/horses/${id.Sedge}/incidents`)
+    await expect(page.getByText('kick', { exact: true })).toBeVisible()
+  })
+})
+
+test('no signal: answers wait on the device, survive a closed tab, and arrive once', async ({
+  page,
+  context,
+  demo,
+}) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/pen/${id.Whin}`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  await context.setOffline(true)
+  for (let i = 0; i < 2; i++) {
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(350)
+    await page.keyboard.press('Space')
+    await page.keyboard.press('l')
+  }
+  await expect(page.getByText(/3 waiting for signal/)).toBeVisible({ timeout: 20_000 })
+  await page.close()
+  await context.setOffline(false)
+  const again = await context.newPage()
+  await again.goto(`${demo.url}/after/${id.Whin}`)
+  await expect(again.getByText('2 answers, one by one, to mend')).toBeVisible({ timeout: 20_000 })
+  await again.goto(`${demo.url}/pen/${id.Whin}`)
+  await expect(marks(again, /^2 answers/)).toBeVisible()
+})
+
+test('a server killed in the middle of logging loses nothing', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/pen/${id.Sedge}?step=settle-in-pen`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  const log = async (): Promise<void> => {
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(350)
+    await page.keyboard.press('Space')
+    await page.keyboard.press('w')
+  }
+  await log()
+  await demo.kill()
+  await log()
+  await log()
+  await demo.start()
+  await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('link', { name: 'Done' }).first().click()
+  await expect(page.getByText('3 answers, one by one, to mend')).toBeVisible({ timeout: 20_000 })
+})
+
+test('both buttons at once, a held key and forty presses invent nothing', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/pen/${id.Lapwing}?step=draw`)
+  await expect(page.getByRole('button', { name: /^Ask/ })).toBeVisible()
+  await page.keyboard.down('PageDown')
+  await page.keyboard.down('PageUp')
+  await page.keyboard.up('PageDown')
+  await page.keyboard.up('PageUp')
+  // The ask runs: the second button came too soon after to be an answer.
+  await expect(page.getByRole('button', { name: /^Answered/ })).toBeVisible()
+  for (let i = 0; i < 5; i++) await page.keyboard.down('Space')
+  await page.keyboard.up('Space')
+  await page.keyboard.press('u')
+  await page.evaluate(() => {
+    for (let i = 0; i < 40; i++)
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', bubbles: true }))
+  })
+  await expect(page.getByRole('button', { name: /^Answered/ })).toBeVisible()
+  expect(await marks(page, /answers, oldest first/).count()).toBeLessThanOrEqual(1)
+})

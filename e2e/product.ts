@@ -1,0 +1,74 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { chmodSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { removeCluster, startCluster, type Cluster } from '../tools/postgres.mjs'
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
+
+/** The whole product as it ships: its own PostgreSQL, its built server and interface. */
+export interface Product {
+  readonly url: string
+  kill(): Promise<void>
+  start(): Promise<void>
+  stop(): Promise<void>
+}
+
+interface Options {
+  readonly demo: boolean
+  /** What time the server takes it to be; for pictures. */
+  readonly now?: string
+}
+
+const serve = (cluster: Cluster, { demo, now }: Options, port: number) =>
+  new Promise<{ child: ChildProcess; port: number }>((resolve, reject) => {
+    const child = spawn(process.execPath, ['server/dist/main.js'], {
+      cwd: ROOT,
+      env: {
+        ...process.env,
+        DATABASE_URL: cluster.url,
+        STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
+        STILL_PINE_WEB: join(ROOT, 'web/dist'),
+        COOKIE_SECRET: 'test',
+        LOG_LEVEL: 'fatal',
+        PORT: String(port),
+        ...(demo ? { STILL_PINE_DEMO: '1' } : {}),
+        ...(now ? { STILL_PINE_NOW: now } : {}),
+      },
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    })
+    child.once('message', (said) => resolve({ child, port: (said as { listening: number }).listening }))
+    child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)))
+  })
+
+export const startProduct = async (options: Options): Promise<Product> => {
+  const folder = join(mkdtempSync(join(tmpdir(), 'still-pine-e2e-')), 'pg')
+  chmodSync(dirname(folder), 0o755)
+  const cluster = await startCluster(folder, { throwaway: true })
+  let running = await serve(cluster, options, 0)
+  const { port } = running
+  const url = `http://127.0.0.1:${port}`
+  if (options.demo) {
+    const { loadDemo } = (await import(pathToFileURL(join(ROOT, 'demo/dist/load.js')).href)) as {
+      loadDemo: (address: string, say: (text: string) => void) => Promise<void>
+    }
+    await loadDemo(url, () => undefined)
+  }
+  const kill = async (): Promise<void> => {
+    const gone = new Promise((resolve) => running.child.once('exit', resolve))
+    running.child.kill('SIGKILL')
+    await gone
+  }
+  return {
+    url,
+    kill,
+    start: async () => {
+      running = await serve(cluster, options, port)
+    },
+    stop: async () => {
+      await kill()
+      await removeCluster(folder)
+    },
+  }
+}

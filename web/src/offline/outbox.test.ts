@@ -1,0 +1,109 @@
+import 'fake-indexeddb/auto'
+import { v7 as uuid } from 'uuid'
+import { beforeEach, describe, expect, it } from 'vitest'
+import {
+  amendWaiting,
+  countWaiting,
+  device,
+  keepWaiting,
+  letGo,
+  putBack,
+  refusedEntries,
+  settle,
+  takeReady,
+  withdrawWaiting,
+} from './outbox'
+
+const ME = 'me'
+const NOW = 1_000_000
+
+const answerEntry = (id = uuid(), readyAt = 0, personId = ME) => ({
+  id,
+  personId,
+  horseId: 'h',
+  readyAt,
+  item: {
+    do: 'add' as const,
+    answer: {
+      id,
+      horseId: 'h',
+      sessionId: 's',
+      step: 'face-up',
+      side: 'none' as const,
+      rung: 1,
+      grade: 2 as const,
+      calm: null,
+      at: '2026-05-14T09:00:00Z',
+      byChance: false,
+      recalled: false,
+      uncued: false,
+      place: null,
+      moving: false,
+      seconds: 5,
+      fault: null,
+      replaces: null,
+    },
+  },
+})
+
+beforeEach(async () => {
+  await device.waiting.clear()
+})
+
+describe('the outbox', () => {
+  it('gives what is ready in the order it was put in, and stops at what is not', async () => {
+    await keepWaiting(answerEntry('a'))
+    await keepWaiting(answerEntry('b'))
+    await keepWaiting(answerEntry('c', NOW + 3000))
+    await keepWaiting(answerEntry('d'))
+    const first = await takeReady(ME, NOW)
+    expect(first.map(({ id }) => id)).toEqual(['a', 'b'])
+    await settle(
+      first,
+      first.map(() => ({ status: 'kept' })),
+    )
+    expect((await takeReady(ME, NOW + 3001)).map(({ id }) => id)).toEqual(['c', 'd'])
+  })
+
+  it('changes an answer that waits, and not one that is on its way', async () => {
+    await keepWaiting(answerEntry('a', NOW + 3000))
+    expect(await amendWaiting('a', { calm: 0, grade: 1 })).toBe(true)
+    const [taken] = await takeReady(ME, NOW + 3001)
+    expect(taken!.item).toMatchObject({ answer: { calm: 0, grade: 1 } })
+    expect(await amendWaiting('a', { calm: 2 })).toBe(false)
+    expect(await withdrawWaiting('a')).toBe(false)
+  })
+
+  it('keeps everything when a batch does not arrive', async () => {
+    await keepWaiting(answerEntry('a'))
+    const taken = await takeReady(ME, NOW)
+    await putBack(taken)
+    expect((await takeReady(ME, NOW)).map(({ id }) => id)).toEqual(['a'])
+  })
+
+  it('keeps what was refused with its reason, out of the way of the rest', async () => {
+    await keepWaiting(answerEntry('a'))
+    await keepWaiting(answerEntry('b'))
+    const taken = await takeReady(ME, NOW)
+    await settle(taken, [{ status: 'refused', reason: 'no such rung' }, { status: 'already' }])
+    expect(await countWaiting(ME)).toEqual({ waiting: 0, needYou: 1 })
+    const [refused] = await refusedEntries(ME)
+    expect(refused!.refused).toBe('no such rung')
+    expect(await takeReady(ME, NOW)).toEqual([])
+    await letGo(refused!.order)
+    expect(await countWaiting(ME)).toEqual({ waiting: 0, needYou: 0 })
+  })
+
+  it('waits for its own person', async () => {
+    await keepWaiting(answerEntry('a', 0, 'somebody else'))
+    expect(await takeReady(ME, NOW)).toEqual([])
+    expect(await countWaiting(ME)).toEqual({ waiting: 0, needYou: 0 })
+    expect(await countWaiting('somebody else')).toEqual({ waiting: 1, needYou: 0 })
+  })
+
+  it('takes an answer back that was never sent', async () => {
+    await keepWaiting(answerEntry('a', NOW + 3000))
+    expect(await withdrawWaiting('a')).toBe(true)
+    expect(await countWaiting(ME)).toEqual({ waiting: 0, needYou: 0 })
+  })
+})

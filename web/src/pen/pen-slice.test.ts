@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import {
+  aimed,
+  answered,
+  corrected,
+  dropped,
+  penOpened,
+  penSlice,
+  started,
+  takenBack,
+  worsened,
+  type PenAnswer,
+  type PenState,
+} from './pen-slice'
+
+const { reducer } = penSlice
+
+const PEN: PenState = {
+  horseId: 'h',
+  day: '2026-05-14',
+  sessionId: 's',
+  sessionKept: false,
+  aim: { burst: 0, step: 'first-touch', side: 'right', rung: 2 },
+  burstStartedAt: 100,
+  running: null,
+  answers: [],
+  calmFor: null,
+}
+
+const ANSWER: PenAnswer = {
+  id: 'a',
+  step: 'first-touch',
+  side: 'right',
+  rung: 2,
+  grade: 1,
+  calm: null,
+  byChance: false,
+  recalled: false,
+  seconds: 2,
+  fault: null,
+  at: '2026-05-14T09:00:00Z',
+}
+
+const after = (...actions: Parameters<typeof reducer>[1][]): PenState =>
+  actions.reduce(
+    (state, action) => reducer(state, action) as never,
+    reducer(null as never, penOpened(PEN)),
+  )! as never
+
+describe('the pen', () => {
+  it('runs one ask at a time and ends it with an answer that waits for its calm', () => {
+    const pen = after(started(10), answered({ answer: ANSWER, calmUntil: 3000 }))
+    expect(pen.running).toBeNull()
+    expect(pen.answers).toEqual([ANSWER])
+    expect(pen.calmFor).toEqual({ id: 'a', until: 3000 })
+  })
+
+  it('only gets worse while an accept runs', () => {
+    const pen = after(started(10), worsened('moved'), worsened('tightened'))
+    expect(pen.running?.worst).toBe('moved')
+  })
+
+  it('counts corrections of a hold', () => {
+    expect(after(started(10), corrected(), corrected()).running?.corrections).toBe(2)
+  })
+
+  it('starts the two minutes anew with another burst, not with another side', () => {
+    expect(after(aimed({ aim: { ...PEN.aim, side: 'left' }, now: 900 })).burstStartedAt).toBe(100)
+    expect(after(aimed({ aim: { ...PEN.aim, burst: 1 }, now: 900 })).burstStartedAt).toBe(900)
+  })
+
+  it('drops a running ask without an answer', () => {
+    expect(after(started(10), dropped())).toMatchObject({ running: null, answers: [] })
+  })
+
+  it('takes an answer back', () => {
+    expect(after(answered({ answer: ANSWER, calmUntil: null }), takenBack('a')).answers).toEqual([])
+  })
+})
