@@ -1,3 +1,4 @@
+import type { Advice } from '@still-pine/core/answer'
 import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
 import { penAdvice, type PenActions, type PenView } from './use-pen'
@@ -20,6 +21,12 @@ const Words = ({ headline, text }: { headline: string; text: string }) => (
 const isFrightened = ({ pen, step }: PenView): boolean =>
   step.kind === 'accept' && pen.running !== null && pen.running.worst !== 'nothing'
 
+/** Below the first rung there is nothing smaller to ask. */
+const reasonAt = (advice: Advice, rung: number): string =>
+  advice.kind === 'smaller' && rung === 1
+    ? 'This is the smallest rung: leave it, and do something it knows.'
+    : advice.reason
+
 /** What the record says about going on, or the fright rule at its moment; never in the way. */
 export const AdviceBar = ({ view, actions, next, frightRule }: Props) => {
   const now = useWallClock()
@@ -30,7 +37,7 @@ export const AdviceBar = ({ view, actions, next, frightRule }: Props) => {
         <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
       ) : advice ? (
         <>
-          <Words headline={advice.headline} text={advice.reason} />
+          <Words headline={advice.headline} text={reasonAt(advice, view.pen.aim.rung)} />
           {advice.kind === 'smaller' && view.pen.aim.rung > 1 && (
             <Button className="min-h-16" hint="↓" onClick={() => actions.moveRung(-1)}>
               A rung smaller

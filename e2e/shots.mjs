@@ -1,0 +1,109 @@
+// The pictures of the README: the demo yard on a set day, one PNG of each main view.
+import { execFileSync } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { join, dirname } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { chromium } from '@playwright/test'
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
+const OUT = join(ROOT, 'docs/screenshots')
+const NOW = '2026-05-14T07:30:00Z'
+
+execFileSync(process.execPath, [join(ROOT, 'tools/build.mjs')], { cwd: ROOT, stdio: 'inherit' })
+const { build } = await import(pathToFileURL(join(ROOT, 'node_modules/esbuild/lib/main.js')).href)
+const { outputFiles } = await build({
+  entryPoints: [join(ROOT, 'e2e/product.ts')],
+  bundle: true,
+  format: 'esm',
+  platform: 'node',
+  packages: 'external',
+  external: ['../tools/*'],
+  write: false,
+})
+const code = outputFiles[0].text.replaceAll('../tools/', `${pathToFileURL(join(ROOT, 'tools')).href}/`)
+const source = code.replaceAll(
+  'import.meta.url',
+  JSON.stringify(pathToFileURL(join(ROOT, 'e2e/product.ts')).href),
+)
+const { startProduct } = await import(`data:text/javascript,${encodeURIComponent(source)}`)
+
+const product = await startProduct({ demo: true, now: NOW })
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+mkdirSync(OUT, { recursive: true })
+
+const DESK = { viewport: { width: 1280, height: 800 } }
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+
+/** Opens the demo yard on the set day and gives the page and the horses' ids. */
+const enter = async (options) => {
+  const context = await browser.newContext({ ...options, locale: 'en-GB', timezoneId: 'Europe/Oslo' })
+  const page = await context.newPage()
+  await page.clock.install({ time: new Date(NOW) })
+  await page.goto(product.url)
+  await page.getByRole('button', { name: 'Sign in as the demo starter' }).click()
+  await page.getByRole('navigation', { name: 'Today’s horses' }).waitFor()
+  const { rows } = await (await page.request.get(`${product.url}/api/v1/today`)).json()
+  return { page, id: Object.fromEntries(rows.map(({ horse }) => [horse.name, horse.id])) }
+}
+
+const shoot = async (page, path, name, prepare = async () => undefined) => {
+  await page.goto(`${product.url}${path}`)
+  await page.getByRole('main').waitFor()
+  await page.getByText('Fetching …').waitFor({ state: 'detached' })
+  await prepare(page)
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: join(OUT, `${name}.png`) })
+}
+
+/** Logs asks with the remote's two buttons: seconds to the answer, then the key for the calm. */
+const log = async (page, asks) => {
+  for (const [seconds, calm, side] of asks) {
+    if (side) await page.keyboard.press('s')
+    await page.keyboard.press('Space')
+    await page.clock.runFor(seconds * 1000)
+    await page.keyboard.press('Space')
+    await page.keyboard.press(calm)
+    await page.clock.runFor(3200)
+  }
+}
+
+const desk = await enter(DESK)
+await shoot(desk.page, `/before/${desk.id.Sedge}`, 'before')
+await shoot(desk.page, `/horses/${desk.id.Sedge}`, 'line')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/first-touch`, 'evidence')
+await shoot(desk.page, `/horses/${desk.id.Lapwing}/gates/halter`, 'gate-go')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/halter`, 'gate-not-yet')
+const [lapwingSession] = (
+  await (await desk.page.request.get(`${product.url}/api/v1/sessions?horseId=${desk.id.Lapwing}`)).json()
+).sessions
+await shoot(desk.page, `/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after')
+await shoot(desk.page, '/week', 'week')
+await shoot(desk.page, '/yard', 'yard')
+await shoot(desk.page, `/pen/${desk.id.Sedge}?step=loose-turn-in`, 'pen', async (page) => {
+  await page.getByRole('button', { name: /^Ask/ }).waitFor()
+  await log(page, [
+    [2.6, 'w'],
+    [5.4, 'w'],
+    [1.2, 'l', true],
+    [3.1, 'l'],
+    [6.2, 'w', true],
+    [8.9, 't'],
+  ])
+  await page.keyboard.press('Space')
+  await page.clock.runFor(3800)
+})
+
+const phone = await enter(PHONE)
+await shoot(phone.page, `/horses/${phone.id.Sedge}`, 'line-phone')
+await shoot(phone.page, `/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone', async (page) => {
+  await page.getByRole('button', { name: /^Ask/ }).waitFor()
+  await log(page, [
+    [2.2, 'w'],
+    [1.6, 'l'],
+  ])
+  await page.keyboard.press('Space')
+  await page.clock.runFor(3400)
+})
+
+await browser.close()
+await product.stop()
