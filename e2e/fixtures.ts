@@ -9,7 +9,6 @@ interface Workers {
 /** One demo yard and one empty yard for all tests of a run. */
 export const test = base.extend<object, Workers>({
   demo: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads the names from the pattern
     async ({}, use) => {
       const product = await startProduct({ demo: true })
       await use(product)
@@ -18,7 +17,6 @@ export const test = base.extend<object, Workers>({
     { scope: 'worker', timeout: 120_000 },
   ],
   yard: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads the names from the pattern
     async ({}, use) => {
       const product = await startProduct({ demo: false })
       await use(product)

@@ -5,7 +5,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { hashPassword } from '../src/auth/passwords'
 import { appUrl } from '../src/data/pool'
 import { addHorse, answerItem, horseForm, sendBatch, sessionItem, voidItem } from './making'
-import { startYard, Visitor, type Running } from './running'
+import type { Visitor } from './running'
+import { startYard, type Running } from './running'
 
 let yard: Running & { starter: Visitor }
 let owner: pg.Client
