@@ -34,17 +34,11 @@ const Keys = ({ title, keys }: { title: string; keys: readonly (readonly [string
 )
 
 /** The keys of this screen. */
-export const KeysHelp = ({
-  open,
-  isPen,
-  onClose,
-}: {
-  open: boolean
-  isPen: boolean
-  onClose: () => void
-}) => (
-  <Sheet open={open} title="Keys" onClose={onClose}>
+export const KeysHelp = ({ isPen, onClose }: { isPen: boolean; onClose: () => void }) => (
+  <Sheet open title="Keys" onClose={onClose}>
     {isPen && <Keys title="In the pen" keys={PEN} />}
     <Keys title="Everywhere" keys={EVERYWHERE} />
   </Sheet>
 )
+
+export default KeysHelp

@@ -1,5 +1,5 @@
 import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
-import { Suspense, useEffect, type ReactNode } from 'react'
+import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { drainFor } from '../offline/drain'
@@ -7,12 +7,14 @@ import { syncChanged, syncWords } from '../offline/sync-slice'
 import { Loading } from '../ui/loading'
 import { longDay } from '../ui/words'
 import { api, useMeQuery } from './api'
-import { Finder } from './finder'
-import { KeysHelp } from './keys-help'
 import { useAppDispatch, useAppSelector } from './store'
 import { TagRail } from './tag-rail'
 import { useChosenHorse } from './use-chosen-horse'
 import { useShellKeys } from './use-shell-keys'
+
+// Loaded the first time they are opened.
+const FinderPanel = lazy(() => import('./finder-panel'))
+const KeysHelp = lazy(() => import('./keys-help'))
 
 const PARTS = [
   { to: 'before', word: 'Before', icon: ListOrdered },
@@ -122,8 +124,10 @@ export const Shell = () => {
           <Page />
         </Frame>
       )}
-      <Finder open={keys.finding} onClose={keys.stopFinding} />
-      <KeysHelp open={keys.helping} onClose={keys.stopHelping} isPen={pathname.startsWith('/pen/')} />
+      <Suspense fallback={null}>
+        {keys.finding && <FinderPanel onClose={keys.stopFinding} />}
+        {keys.helping && <KeysHelp onClose={keys.stopHelping} isPen={pathname.startsWith('/pen/')} />}
+      </Suspense>
       <Toaster position="top-center" toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }} />
     </>
   )
