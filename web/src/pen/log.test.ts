@@ -1,0 +1,134 @@
+import 'fake-indexeddb/auto'
+import { configureStore } from '@reduxjs/toolkit'
+import type { NewAnswer } from '@still-pine/contract'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { device, takeReady } from '../offline/outbox'
+import {
+  correctGrade,
+  keepAnswer,
+  noteCalm,
+  openPen,
+  rememberPen,
+  setFault,
+  toggleByChance,
+  undoLast,
+} from './log'
+import { penSlice, type Aim, type PenAnswer } from './pen-slice'
+
+const ME = 'me'
+const AIM: Aim = { burst: 0, step: 'face-up', side: 'none', rung: 2 }
+const FIRM: Omit<PenAnswer, 'id' | 'at'> = {
+  step: 'face-up',
+  side: 'none',
+  rung: 2,
+  grade: 2,
+  calm: null,
+  byChance: false,
+  recalled: false,
+  seconds: 5,
+  fault: null,
+}
+
+const makeStore = () => configureStore({ reducer: { pen: penSlice.reducer } })
+type Store = ReturnType<typeof makeStore>
+let store: Store
+
+beforeEach(async () => {
+  await device.waiting.clear()
+  await device.pens.clear()
+  store = makeStore()
+  await store.dispatch(openPen('horse', '2026-05-14', AIM))
+})
+
+const items = async () => (await device.waiting.toArray()).map(({ item }) => item)
+const answers = async (): Promise<NewAnswer[]> =>
+  (await items()).flatMap((item) => (item.do === 'add' ? [item.answer] : []))
+const sendAll = async (): Promise<void> => {
+  const taken = await takeReady(ME, Date.now() + 10_000)
+  for (const { order } of taken) await device.waiting.delete(order)
+}
+
+describe('logging in the pen', () => {
+  it('opens the session with its first answer, once', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    expect((await items()).map((item) => item.do)).toEqual(['session', 'add', 'add'])
+  })
+
+  it('is on the device when it is on the screen, and waits three seconds for its calm', async () => {
+    const before = Date.now()
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    const entry = (await device.waiting.toArray()).at(-1)!
+    expect(entry.readyAt).toBeGreaterThanOrEqual(before + 3000)
+    expect(store.getState().pen!.answers).toHaveLength(1)
+  })
+
+  it('loses none of three changes pressed at once', async () => {
+    void store.dispatch(keepAnswer(ME, FIRM, true))
+    void store.dispatch(correctGrade(ME, 1))
+    void store.dispatch(toggleByChance(ME))
+    void store.dispatch(setFault(ME, 'Turns its rump'))
+    await store.dispatch(noteCalm(ME, 0))
+    const [kept] = await answers()
+    expect(kept).toMatchObject({ grade: 1, byChance: true, calm: 0, fault: 'Turns its rump' })
+    expect(store.getState().pen!.answers[0]).toMatchObject({ grade: 1, byChance: true, calm: 0 })
+    expect(await answers()).toHaveLength(1)
+  })
+
+  it('takes a sent answer back and adds another when it is corrected late', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    const first = store.getState().pen!.answers[0]!
+    await sendAll()
+    await store.dispatch(correctGrade(ME, 0))
+    const left = await items()
+    expect(left.map((item) => item.do)).toEqual(['void', 'add'])
+    expect(left[0]).toMatchObject({ answerId: first.id })
+    expect(left[1]).toMatchObject({ answer: { grade: 0, replaces: first.id, at: first.at } })
+    expect(store.getState().pen!.answers[0]!.id).not.toBe(first.id)
+  })
+
+  it('undoes an answer that was not sent without a trace, and a sent one by taking it back', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(undoLast(ME))
+    expect(await answers()).toEqual([])
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await sendAll()
+    await store.dispatch(undoLast(ME))
+    expect((await items()).map((item) => item.do)).toEqual(['void'])
+    expect(store.getState().pen!.answers).toEqual([])
+  })
+
+  it('has nothing to undo or change in an empty pen', async () => {
+    await store.dispatch(undoLast(ME))
+    await store.dispatch(noteCalm(ME, 1))
+    expect(await items()).toEqual([])
+  })
+})
+
+describe('coming back to the pen', () => {
+  it('finds the answers and the aim of today, and no ask still running', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await rememberPen({ ...store.getState().pen!, running: { startedAt: 1, worst: 'moved', corrections: 0 } })
+    const again = makeStore()
+    await again.dispatch(openPen('horse', '2026-05-14', { ...AIM, step: 'draw' }))
+    expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
+    expect(again.getState().pen!.answers).toHaveLength(1)
+  })
+
+  it('begins a new session on a new day', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await rememberPen(store.getState().pen!)
+    const tomorrow = makeStore()
+    await tomorrow.dispatch(openPen('horse', '2026-05-15', AIM))
+    expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionKept: false })
+    expect(tomorrow.getState().pen!.sessionId).not.toBe(store.getState().pen!.sessionId)
+  })
+
+  it('keeps each horse’s pen apart', async () => {
+    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await rememberPen(store.getState().pen!)
+    const other = makeStore()
+    await other.dispatch(openPen('another horse', '2026-05-14', AIM))
+    expect(other.getState().pen!.answers).toEqual([])
+  })
+})
