@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { useLocation, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { useTodayQuery } from './api'
 import { pathForHorse } from './tag-rail'
 
@@ -17,17 +17,18 @@ export const useShellKeys = (inPen: boolean) => {
   const [finding, setFinding] = useState(false)
   const [helping, setHelping] = useState(false)
   const { data } = useTodayQuery()
-  const { pathname } = useLocation()
   const navigate = useNavigate()
   useEffect(() => {
     const ids = data?.rows.map(({ horse }) => horse.id) ?? []
+    // Two keys in a row: the second must see where the first one led, drawn or not.
+    const here = (): string => window.location.pathname
     const walk = (by: number): void => {
-      const at = ids.indexOf(horseIn(pathname) ?? ids[0] ?? '')
+      const at = ids.indexOf(horseIn(here()) ?? ids[0] ?? '')
       const next = ids[(at + by + ids.length) % ids.length]
-      if (next) void navigate(pathForHorse(pathname, next))
+      if (next) void navigate(pathForHorse(here(), next))
     }
     const toPart = (part: string): void => {
-      const horse = horseIn(pathname) ?? ids[0]
+      const horse = horseIn(here()) ?? ids[0]
       void navigate(['before', 'pen', 'after'].includes(part) && horse ? `/${part}/${horse}` : `/${part}`)
     }
     const press = (event: KeyboardEvent): void => {
@@ -48,6 +49,6 @@ export const useShellKeys = (inPen: boolean) => {
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
-  }, [data, inPen, navigate, pathname])
+  }, [data, inPen, navigate])
   return { finding, helping, stopFinding: () => setFinding(false), stopHelping: () => setHelping(false) }
 }
