@@ -1,10 +1,11 @@
 import type { KeptAnswer } from '@still-pine/contract'
-import { calmWord, gradeWord, type Calm, type Grade, type Side } from '@still-pine/core/answer'
+import { calmWord, gradeWord, type Grade, type Side } from '@still-pine/core/answer'
 import { rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Button } from '../ui/button'
 import { clock } from '../ui/words'
 import { mend, takeBack } from './mend'
+import { CalmPicker, Picker, RungPicker, SidePicker } from './pickers'
 
 interface Props {
   readonly answer: KeptAnswer
@@ -12,8 +13,6 @@ interface Props {
   readonly personId: string
   readonly mayMend: boolean
 }
-
-const SELECT = 'min-h-11 rounded-md border-2 border-ink bg-panel px-2'
 
 const Mending = ({ answer, step, personId, close }: Props & { close: () => void }) => {
   const [grade, setGrade] = useState(answer.grade)
@@ -32,50 +31,16 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
         void save()
       }}
     >
-      {step.sided && (
-        <label className="flex flex-col">
-          Side
-          <select className={SELECT} value={side} onChange={(e) => setSide(e.target.value as Side)}>
-            <option value="left">left</option>
-            <option value="right">right</option>
-          </select>
-        </label>
-      )}
-      <label className="flex flex-col">
-        Rung
-        <select className={SELECT} value={rung} onChange={(e) => setRung(Number(e.target.value))}>
-          {step.rungs.map((name, i) => (
-            <option key={name} value={i + 1}>
-              {i + 1} {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex flex-col">
-        Grade
-        <select className={SELECT} value={grade} onChange={(e) => setGrade(Number(e.target.value) as Grade)}>
-          {([0, 1, 2, 3, 4] as const).map((g) => (
-            <option key={g} value={g}>
-              {gradeWord(step.kind, g)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex flex-col">
-        Calm
-        <select
-          className={SELECT}
-          value={calm ?? ''}
-          onChange={(e) => setCalm(e.target.value === '' ? null : (Number(e.target.value) as Calm))}
-        >
-          <option value="">not noted</option>
-          {([0, 1, 2] as const).map((c) => (
-            <option key={c} value={c}>
-              {calmWord(c)}
-            </option>
-          ))}
-        </select>
-      </label>
+      {step.sided && <SidePicker side={side} onPick={setSide} />}
+      <RungPicker step={step} rung={rung} onPick={setRung} />
+      <Picker label="Grade" value={grade} onPick={(value) => setGrade(Number(value) as Grade)}>
+        {([0, 1, 2, 3, 4] as const).map((g) => (
+          <option key={g} value={g}>
+            {gradeWord(step.kind, g)}
+          </option>
+        ))}
+      </Picker>
+      <CalmPicker label="Calm" calm={calm} onPick={setCalm} />
       <Button look="act" type="submit">
         Mend it
       </Button>

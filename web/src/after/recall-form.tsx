@@ -1,10 +1,11 @@
 import type { Session } from '@still-pine/contract'
-import { calmWord, gradeWord, type Calm, type Grade, type Side } from '@still-pine/core/answer'
+import { gradeWord, type Calm, type Grade, type Side } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Marks } from '../drawing/marks'
 import { Button } from '../ui/button'
 import { recall, type RecalledMark } from './mend'
+import { CalmPicker, Picker, RungPicker, SidePicker } from './pickers'
 
 interface Props {
   readonly session: Pick<Session, 'id' | 'horseId' | 'startedAt'>
@@ -14,8 +15,6 @@ interface Props {
   /** The time of the session's last answer; recalled ones come after it. */
   readonly after: string
 }
-
-const SELECT = 'min-h-12 rounded-md border-2 border-ink bg-panel px-2'
 
 /** For who had no hand free: the marks of a burst, tapped in from memory, first one first. */
 export const RecallForm = ({ session, program, personId, firstStep, after }: Props) => {
@@ -37,50 +36,16 @@ export const RecallForm = ({ session, program, personId, firstStep, after }: Pro
       <div className="flex flex-col gap-3">
         <p className="text-quiet">Recalled answers count half, and never as a first ask of the day.</p>
         <div className="flex flex-wrap gap-3">
-          <label className="flex flex-col">
-            Step
-            <select className={SELECT} value={stepKey} onChange={(e) => setStep(e.target.value)}>
-              {program.steps.map(({ key, name }) => (
-                <option key={key} value={key}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
-          {step.sided && (
-            <label className="flex flex-col">
-              Side
-              <select className={SELECT} value={realSide} onChange={(e) => setSide(e.target.value as Side)}>
-                <option value="left">left</option>
-                <option value="right">right</option>
-              </select>
-            </label>
-          )}
-          <label className="flex flex-col">
-            Rung
-            <select className={SELECT} value={realRung} onChange={(e) => setRung(Number(e.target.value))}>
-              {step.rungs.map((name, i) => (
-                <option key={name} value={i + 1}>
-                  {i + 1} {name}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="flex flex-col">
-            It was
-            <select
-              className={SELECT}
-              value={calm ?? ''}
-              onChange={(e) => setCalm(e.target.value === '' ? null : (Number(e.target.value) as Calm))}
-            >
-              {([0, 1, 2] as const).map((c) => (
-                <option key={c} value={c}>
-                  {calmWord(c)}
-                </option>
-              ))}
-              <option value="">not noted</option>
-            </select>
-          </label>
+          <Picker label="Step" value={stepKey} onPick={setStep}>
+            {program.steps.map(({ key, name }) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </Picker>
+          {step.sided && <SidePicker side={realSide} onPick={setSide} />}
+          <RungPicker step={step} rung={realRung} onPick={setRung} />
+          <CalmPicker label="It was" calm={calm} onPick={setCalm} />
         </div>
         <div
           className="grid grid-cols-2 gap-2 desk:grid-cols-5"

@@ -1,0 +1,125 @@
+import type { Line } from '@still-pine/contract'
+import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { planSession } from '@still-pine/core/plan'
+import { FEET_FIRST } from '@still-pine/core/program'
+import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
+import { describe, expect, it } from 'vitest'
+import { pathForHorse, jobWords } from '../app/tag-rail'
+import { aimOfBurst, aimOfStep, penAdvice, type PenView } from './use-pen'
+
+const DAY = '2026-05-14'
+
+const answers = (step: string, side: TrackedAnswer['side'], grade: 0 | 1 | 2 | 3): TrackedAnswer[] =>
+  ['2026-05-08', '2026-05-10', '2026-05-12'].flatMap((day) =>
+    Array.from({ length: 4 }, () => ({
+      step,
+      side,
+      day,
+      rung: 4,
+      grade,
+      calm: 0 as const,
+      byChance: false,
+      recalled: false,
+      uncued: false,
+      place: null,
+      moving: false,
+    })),
+  )
+
+const lineFrom = (log: readonly TrackedAnswer[]): Line => {
+  const inOrder = [...log].sort((a, b) => a.day.localeCompare(b.day))
+  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder), DAY)
+  const facts = { born: '2022-01-01', checks: [], incidents: [], confirmed: [] }
+  const plan = planSession(FEET_FIRST, views, facts, DAY)
+  const tracks = [...views].map(([key, view]) => ({
+    step: key.split('/')[0]!,
+    side: key.split('/')[1]!,
+    view,
+  }))
+  return { day: DAY, plan, tracks } as unknown as Line
+}
+
+const line = lineFrom([
+  ...answers('settle-in-pen', 'none', 1),
+  ...answers('loose-direction', 'left', 1),
+  ...answers('loose-direction', 'right', 3),
+])
+
+describe('what the pen aims at', () => {
+  it('is a burst’s first side at the rung it opens at', () => {
+    const index = line.plan.bursts.findIndex(({ step }) => step === 'loose-direction')
+    const burst = line.plan.bursts[index]!
+    expect(aimOfBurst(line, index)).toEqual({
+      burst: index,
+      step: 'loose-direction',
+      side: 'right',
+      rung: burst.sides[0]!.rung,
+    })
+    expect(aimOfBurst(line, 99)).toBeNull()
+  })
+
+  it('is the plan’s burst of a step where it has one, and otherwise its worse side', () => {
+    expect(aimOfStep(line, 'loose-direction')).toMatchObject({ side: 'right', burst: expect.any(Number) })
+    const free = { ...line, plan: { ...line.plan, bursts: [] } }
+    expect(aimOfStep(free, 'loose-direction')).toMatchObject({ side: 'right', burst: null })
+    expect(aimOfStep(line, 'whistle')).toBeNull()
+  })
+})
+
+describe('advice in the pen', () => {
+  const view = (marks: readonly { side: 'left' | 'right'; grade: 1 | 3; recalled?: boolean }[]): PenView =>
+    ({
+      pen: { aim: { side: 'right' }, burstStartedAt: 0 },
+      answers: marks.map((mark) => ({ calm: 0, recalled: false, ...mark })),
+    }) as unknown as PenView
+
+  it('looks at the side that is asked, and not at what was recalled', () => {
+    expect(
+      penAdvice(
+        view([
+          { side: 'right', grade: 3 },
+          { side: 'right', grade: 3 },
+        ]),
+        1000,
+      )?.kind,
+    ).toBe('smaller')
+    expect(
+      penAdvice(
+        view([
+          { side: 'left', grade: 3 },
+          { side: 'right', grade: 3 },
+        ]),
+        1000,
+      ),
+    ).toBeNull()
+    expect(
+      penAdvice(
+        view([
+          { side: 'right', grade: 3, recalled: true },
+          { side: 'right', grade: 3 },
+        ]),
+        1000,
+      ),
+    ).toBeNull()
+  })
+
+  it('counts two minutes from the burst’s own start', () => {
+    expect(penAdvice(view([]), 119_000)).toBeNull()
+    expect(penAdvice(view([]), 121_000)?.kind).toBe('time')
+  })
+})
+
+describe('the tags', () => {
+  it('lead to the same part of the day with another horse', () => {
+    expect(pathForHorse('/pen/a', 'b')).toBe('/pen/b')
+    expect(pathForHorse('/horses/a/steps/draw', 'b')).toBe('/horses/b')
+    expect(pathForHorse('/week', 'b')).toBe('/horses/b')
+  })
+
+  it('say the day’s work and never a verdict', () => {
+    const row = (plan: object) => jobWords({ plan } as never)
+    expect(row({ rests: false, minutes: 22 })).toBe('ground, 22 min')
+    expect(row({ rests: true, reason: 'Rests: veterinary hold since 2026-05-01.' })).toBe('vet hold')
+    expect(row({ rests: true, reason: 'Rests: everything holds.' })).toBe('rests')
+  })
+})
