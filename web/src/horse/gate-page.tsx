@@ -111,11 +111,16 @@ const Confirmations = ({
 }) => {
   const missing = new Set(gate.stops.map(({ rule }) => rule as string))
   const [confirm] = usePutConfirmationsMutation()
-  const standing = confirmable.filter((rule) => !missing.has(rule))
+  // What was just ticked stands at once; the server's word replaces it when it comes.
+  const [ticked, setTicked] = useState<readonly Confirmable[] | null>(null)
+  const standing = ticked ?? confirmable.filter((rule) => !missing.has(rule))
   const toggle = async (rule: Confirmable): Promise<void> => {
     const next = standing.includes(rule) ? standing.filter((one) => one !== rule) : [...standing, rule]
+    setTicked(next)
     const done = await confirm({ horseId: line.horse.id, day: line.day, body: { confirmed: next } })
-    if (done.error) toast.error(wordsFor(done.error))
+    if (!done.error) return
+    setTicked(null)
+    toast.error(wordsFor(done.error))
   }
   return (
     <section>

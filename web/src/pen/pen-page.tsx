@@ -75,6 +75,17 @@ const StepPicker = ({
   )
 }
 
+/** A horse that rests today may still be opened here; the reason it rests stays in sight. */
+const RestsToday = ({ line }: { line: Line }) =>
+  line.plan.rests ? (
+    <p
+      role="alert"
+      className="border-b-2 border-stop bg-panel px-3 py-1 text-xl font-bold text-stop desk:px-6"
+    >
+      {line.plan.reason}
+    </p>
+  ) : null
+
 const DoneLink = ({ horseId }: { horseId: string }) => (
   <Link
     className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold phone:min-h-16 phone:text-xl"
@@ -145,6 +156,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
           </Button>
         </div>
       </header>
+      <RestsToday line={line} />
       <SideBanner side={view.pen.aim.side} answers={view.answers} />
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
         <div className="flex min-h-0 flex-1 flex-col justify-center">

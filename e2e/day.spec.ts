@@ -1,0 +1,106 @@
+import { enterDemo, expect, test } from './fixtures'
+
+test('a gate’s stops are confirmed on the day, and the verdict follows', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Lapwing}/gates/first-time-up`)
+  await expect(page.getByText('Stop', { exact: true })).toBeVisible()
+  await expect(
+    page.getByText('Nobody has confirmed a second person in the pen today.', { exact: false }),
+  ).toBeVisible()
+  // A Stop offers no overrule.
+  await expect(page.getByText('Go on all the same, with a reason')).toHaveCount(0)
+  await page.getByLabel('A second person is here').check()
+  await expect(page.getByLabel('A second person is here')).toBeChecked()
+  await page.getByLabel('Helmet on').check()
+  await expect(page.getByText('Not yet', { exact: true })).toBeVisible()
+  await expect(page.getByText('Go on all the same, with a reason')).toBeVisible()
+})
+
+test('a veterinary hold rests the horse everywhere at once', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Whin}/incidents`)
+  await page.getByLabel('What').selectOption({ label: 'Veterinary hold' })
+  await page.getByLabel('Note').fill('Cut above the off hind fetlock')
+  await page.getByRole('button', { name: 'Record it' }).click()
+  await expect(page.getByText('Cut above the off hind fetlock')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Whin vet hold' })).toBeVisible()
+  await page.goto(`${demo.url}/before/${id.Whin}`)
+  await expect(page.getByText(/Rests: veterinary hold since/).first()).toBeVisible()
+  await expect(page.getByRole('link', { name: /to the pen/ })).toHaveCount(0)
+})
+
+test('keys of the remote are learnt by pressing, colours follow the person', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/yard`)
+  await page.getByRole('button', { name: 'PageDown' }).click()
+  await expect(page.getByRole('button', { name: 'Press it now' })).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('button', { name: 'ArrowRight' })).toBeVisible()
+  await page.getByLabel('Colours').selectOption('dark')
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
+  await page.goto(`${demo.url}/pen/${id.Lapwing}?step=catch-rope`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()
+  await page.keyboard.press('u')
+  await page.goto(`${demo.url}/yard`)
+  await page.getByRole('button', { name: 'ArrowRight' }).click()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('button', { name: 'PageDown' })).toBeVisible()
+  await page.getByLabel('Colours').selectOption('system')
+})
+
+test('two tabs of one pen send each answer once', async ({ page, context, demo }) => {
+  const id = await enterDemo(page, demo)
+  const answersOf = async (): Promise<number> => {
+    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Sedge}/steps/head-rub/answers`)
+    return ((await reply.json()) as { answers: unknown[] }).answers.length
+  }
+  const before = await answersOf()
+  const second = await context.newPage()
+  for (const tab of [page, second]) {
+    await tab.goto(`${demo.url}/pen/${id.Sedge}?step=head-rub`)
+    await expect(tab.getByRole('button', { name: /^Start/ })).toBeVisible()
+  }
+  for (const tab of [page, second]) {
+    await tab.bringToFront()
+    await tab.keyboard.press('Space')
+    await tab.waitForTimeout(350)
+    await tab.keyboard.press('Space')
+    await tab.keyboard.press('l')
+  }
+  await expect(second.getByText(/all saved/)).toBeVisible({ timeout: 20_000 })
+  await expect.poll(answersOf, { timeout: 20_000 }).toBe(before + 2)
+})
+
+test('a hold counts down and takes a press for each correction', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/pen/${id.Lapwing}?step=carry-bit`)
+  await expect(page.getByText('30 s to hold')).toBeVisible()
+  await page.keyboard.press('Space')
+  await page.waitForTimeout(400)
+  await page.keyboard.press('n')
+  await page.keyboard.press('n')
+  await expect(page.getByText('2 corrections')).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('img', { name: /two, or one firm/ }).filter({ visible: true })).toBeVisible()
+})
+
+test('the plan prints without what belongs to a screen', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/before/${id.Sedge}`)
+  await expect(page.getByRole('heading', { level: 1, name: 'Sedge' })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Parts of the day' })).toBeHidden()
+  await expect(page.getByText('Carry out')).toBeVisible()
+  await expect(page.getByText('Take care')).toBeVisible()
+})
+
+test('signing out leads to the sign-in, and another person’s page is not kept', async ({ page, demo }) => {
+  await enterDemo(page, demo)
+  await page.goto(`${demo.url}/yard`)
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByRole('button', { name: 'Sign in as the demo starter' })).toBeVisible()
+  await expect(page.getByText('Sedge')).toHaveCount(0)
+})
