@@ -1,13 +1,10 @@
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { isTyping } from '../ui/typing'
 import { useTodayQuery } from './api'
 import { pathForHorse } from './tag-rail'
 
 const PART_KEYS: Record<string, string> = { b: 'before', p: 'pen', a: 'after', w: 'week', y: 'yard' }
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 const horseIn = (pathname: string): string | undefined =>
   /^\/(?:before|pen|after|horses)\/([^/]+)/.exec(pathname)?.[1]

@@ -1,11 +1,8 @@
 import type { Settings } from '@still-pine/contract'
 import type { Grade } from '@still-pine/core/answer'
 import { useEffect } from 'react'
+import { isTyping } from '../ui/typing'
 import type { PenActions } from './use-pen'
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
 /** A held button of the remote switches sides; it repeats after about this long. */
 const HELD_REPEATS = 8
