@@ -7,15 +7,15 @@ const project = (name: string, include: string[], extra = {}) => ({
 export default defineConfig({
   test: {
     projects: [
-      project('core', ['core/**/*.test.ts'], { testTimeout: 60_000 }),
+      project('core', ['core/**/*.test.ts'], { testTimeout: 240_000 }),
       project('contract', ['contract/**/*.test.ts']),
       project('server', ['server/**/*.test.ts'], {
         globalSetup: ['server/tests/cluster.ts'],
-        testTimeout: 30_000,
-        hookTimeout: 60_000,
+        testTimeout: 180_000,
+        hookTimeout: 120_000,
       }),
       project('web', ['web/**/*.test.ts']),
-      project('demo', ['demo/**/*.test.ts'], { testTimeout: 60_000 }),
+      project('demo', ['demo/**/*.test.ts'], { testTimeout: 240_000 }),
       project('tools', ['tools/**/*.test.ts']),
     ],
   },

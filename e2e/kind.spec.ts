@@ -31,7 +31,7 @@ const faults = async (page: Page): Promise<unknown[]> => {
 
 for (const theme of ['light', 'dark'] as const)
   test(`axe finds nothing on any page, ${theme}`, async ({ page, demo }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(400_000)
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
     await page.goto(demo.url)
     await page.getByRole('button', { name: 'Sign in as the demo starter' }).waitFor()
@@ -49,7 +49,7 @@ for (const theme of ['light', 'dark'] as const)
 test.describe('on a phone', () => {
   test.use(PHONE)
   test('axe finds nothing, and no page is wider than the phone', async ({ page, demo }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(400_000)
     const id = await enterDemo(page, demo)
     const found = []
     for (const path of pages(id)) {

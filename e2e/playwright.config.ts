@@ -5,8 +5,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   globalSetup: './build.ts',
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   outputDir: '../test-results',
   use: {
     viewport: { width: 1280, height: 800 },
