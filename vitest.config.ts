@@ -14,9 +14,8 @@ export default defineConfig({
         testTimeout: 180_000,
         hookTimeout: 120_000,
       }),
-      project('web', ['web/**/*.test.ts']),
+      project('web', ['web/**/*.test.ts'], { testTimeout: 60_000 }),
       project('demo', ['demo/**/*.test.ts'], { testTimeout: 240_000 }),
-      project('tools', ['tools/**/*.test.ts']),
     ],
   },
 })
