@@ -1,5 +1,5 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { addDays, type Answer, type Calm, type Grade } from '../src/answer'
+import { addDays, PLAIN, type Answer, type Calm, type Grade } from '../src/answer'
 import { STANDARD_MODEL } from '../src/belief'
 import type { JudgedStep } from '../src/program'
 import { judge, replay, type TrackView } from '../src/readiness'
@@ -11,11 +11,7 @@ export const answer = (change: Partial<Answer> = {}): Answer => ({
   rung: 3,
   grade: 1,
   calm: 0,
-  byChance: false,
-  recalled: false,
-  uncued: false,
-  place: null,
-  moving: false,
+  ...PLAIN,
   ...change,
 })
 

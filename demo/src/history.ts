@@ -1,4 +1,4 @@
-import type { Day } from '@still-pine/core/answer'
+import { PLAIN, type Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { newcomer, workDays, workThrough, type Draw, type LoggedAnswer } from '@still-pine/core/herd'
 import { planSession } from '@still-pine/core/plan'
@@ -36,11 +36,7 @@ export const historyOf = (
       recordsWith(STANDARD_MODEL, program, records, {
         ...answer,
         day,
-        byChance: false,
-        recalled: false,
-        uncued: false,
-        place: null,
-        moving: false,
+        ...PLAIN,
       })
     return { day, answers: worked.answers }
   })

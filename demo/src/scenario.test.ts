@@ -1,3 +1,4 @@
+import { PLAIN } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { gateVerdict, replayHorse, viewsOf } from '@still-pine/core/readiness'
@@ -11,11 +12,7 @@ const judged = (name: string, today: string) => {
     answers.map((answer) => ({
       ...answer,
       day,
-      byChance: false,
-      recalled: false,
-      uncued: false,
-      place: null,
-      moving: false,
+      ...PLAIN,
     })),
   )
   const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), today)

@@ -36,6 +36,9 @@ export interface Answer {
   readonly moving: boolean
 }
 
+/** Nothing special noted: seen at first hand, asked for, no place, standing. */
+export const PLAIN = { byChance: false, recalled: false, uncued: false, place: null, moving: false } as const
+
 export const PLACES: readonly Place[] = [1, 2, 3, 4, 5]
 
 /** An answer that is evidence at half weight. */

@@ -1,4 +1,4 @@
-import { isTight, type Answer, type Day, type Place } from '../answer'
+import { isTight, PLAIN, type Answer, type Day, type Place } from '../answer'
 import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
 import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
@@ -74,11 +74,7 @@ const idealAnswer = (step: JudgedStep, day: Day): Answer => ({
   rung: step.requiredRung,
   grade: 1,
   calm: 0,
-  byChance: false,
-  recalled: false,
-  uncued: false,
-  place: null,
-  moving: false,
+  ...PLAIN,
 })
 
 const isSolidButPlaces = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): boolean => {

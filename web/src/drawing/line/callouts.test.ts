@@ -1,4 +1,5 @@
 import type { Line } from '@still-pine/contract'
+import { PLAIN } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
@@ -12,11 +13,7 @@ const answer = (change: Partial<TrackedAnswer>): TrackedAnswer => ({
   rung: 4,
   grade: 1,
   calm: 0,
-  byChance: false,
-  recalled: false,
-  uncued: false,
-  place: null,
-  moving: false,
+  ...PLAIN,
   ...change,
 })
 
