@@ -2,14 +2,21 @@
 import { createHash } from 'node:crypto'
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { join, relative } from 'node:path'
+import { dirname, join, relative } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { ROOT } from './folders.mjs'
 import { say } from './say.mjs'
 
-const SOURCES = ['core/src', 'contract/src', 'server/src', 'web/src', 'web/public', 'demo/src']
-const FILES = ['package-lock.json', 'web/index.html', 'web/vite.config.ts', 'tools/build.mjs']
-const STAMP = join(ROOT, 'web/dist/.built-from')
+const PRODUCT = {
+  sources: ['core/src', 'contract/src', 'server/src', 'web/src', 'web/public', 'demo/src'],
+  files: ['package-lock.json', 'web/index.html', 'web/vite.config.ts', 'tools/build.mjs'],
+  stamp: 'web/dist/.built-from',
+}
+const JUDGE = {
+  sources: ['core/src'],
+  files: ['package-lock.json', 'tools/build.mjs'],
+  stamp: 'core/dist/.built-from',
+}
 
 const filesIn = (folder) =>
   existsSync(folder)
@@ -19,11 +26,11 @@ const filesIn = (folder) =>
       })
     : []
 
-const fingerprint = () => {
+const fingerprint = (sources, files) => {
   const hash = createHash('sha256')
   for (const path of [
-    ...SOURCES.flatMap((folder) => filesIn(join(ROOT, folder))).sort(),
-    ...FILES.map((f) => join(ROOT, f)),
+    ...sources.flatMap((folder) => filesIn(join(ROOT, folder))).sort(),
+    ...files.map((file) => join(ROOT, file)),
   ])
     hash.update(relative(ROOT, path)).update(readFileSync(path))
   return hash.digest('hex')
@@ -52,9 +59,24 @@ const bundle = async (entry, outfile) => {
   })
 }
 
-export const buildAll = async () => {
-  const now = fingerprint()
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now) return
+/** Runs `build` unless nothing changed since it last ran. */
+const buildOnce = async ({ sources, files, stamp }, build) => {
+  const now = fingerprint(sources, files)
+  const file = join(ROOT, stamp)
+  if (existsSync(file) && readFileSync(file, 'utf8') === now) return
+  await build()
+  mkdirSync(dirname(file), { recursive: true })
+  writeFileSync(file, now)
+}
+
+/** The judge of the command line as one file; gives its path. */
+export const buildJudge = async () => {
+  const outfile = 'core/dist/judge.js'
+  await buildOnce(JUDGE, () => bundle('core/src/formats/judge-file.ts', outfile))
+  return outfile
+}
+
+const buildProduct = async () => {
   say('Building …')
   execFileSync(
     process.execPath,
@@ -66,8 +88,8 @@ export const buildAll = async () => {
   )
   await bundle('server/src/main.ts', 'server/dist/main.js')
   await bundle('demo/src/load.ts', 'demo/dist/load.js')
-  mkdirSync(join(ROOT, 'web/dist'), { recursive: true })
-  writeFileSync(STAMP, now)
 }
+
+export const buildAll = () => buildOnce(PRODUCT, buildProduct)
 
 if (process.argv[1] === new URL(import.meta.url).pathname) await buildAll()

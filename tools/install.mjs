@@ -2,12 +2,12 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
 import { join } from 'node:path'
-import { CannotGoOn, say } from './say.mjs'
+import { CannotGoOn, note } from './say.mjs'
 
 export const isRoot = process.getuid?.() === 0
 
 const run = (command, args, options = {}) =>
-  spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'], ...options }).status === 0
+  spawnSync(command, args, { stdio: ['ignore', process.stderr, 'inherit'], ...options }).status === 0
 
 const isNewer = (file, than) => statSync(file).mtimeMs > statSync(than).mtimeMs + 1000
 
@@ -16,7 +16,7 @@ export const ensurePackages = (root) => {
   const installed = join(root, 'node_modules', '.package-lock.json')
   const lock = join(root, 'package-lock.json')
   if (existsSync(installed) && !isNewer(lock, installed)) return
-  say('Installing npm packages …')
+  note('Installing npm packages …')
   const npm = process.env.npm_execpath
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error']
   const done = npm ? run(process.execPath, [npm, ...args], { cwd: root }) : run('npm', args, { cwd: root })
@@ -32,7 +32,7 @@ export const ensureDebian = (name, isThere, purpose) => {
     throw new CannotGoOn(
       `${purpose} is missing. Ask somebody with root to run:\n\n  apt-get install --no-install-recommends ${name}\n\nthen start again.`,
     )
-  say(`Installing ${name} …`)
+  note(`Installing ${name} …`)
   const quiet = {
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     stdio: ['ignore', 'ignore', 'inherit'],

@@ -1,0 +1,4 @@
+export * from './answer-log'
+export * from './judge-log'
+export * from './table'
+export * from './text'
