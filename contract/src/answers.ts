@@ -8,6 +8,7 @@ import {
   Name,
   PlaceSchema,
   SideSchema,
+  Sign,
   StepKey,
   Text,
 } from './primitives'
@@ -32,6 +33,7 @@ export const NewAnswer = z.object({
   /** Seconds to the answer, to settle, or of a hold. */
   seconds: z.number().min(0).max(86_400).nullable().default(null),
   fault: z.string().max(200).nullable().default(null),
+  sign: Sign.nullable().default(null),
   /** The answer this one corrects. */
   replaces: Id.nullable().default(null),
 })

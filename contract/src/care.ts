@@ -40,9 +40,11 @@ export const PutIncident = z.object({
 
 export const Incident = PutIncident.extend({ id: Id })
 
+export const CONFIRMATIONS = ['helper', 'helmet', 'safe-rail', 'company', 'rider-share'] as const
+
 /** What was confirmed at the pen, for that day only. */
 export const PutConfirmations = z.object({
-  confirmed: z.array(z.enum(['helper', 'helmet', 'safe-rail', 'company'])),
+  confirmed: z.array(z.enum(CONFIRMATIONS)),
 })
 
 export const PutOverrule = z.object({

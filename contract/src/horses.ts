@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, Id, Instant, Name, Text } from './primitives'
+import { Day, Id, Instant, Name, StepKey, Text } from './primitives'
 
 export const SEXES = ['mare', 'gelding', 'entire'] as const
 export const KINDS = ['horse', 'pony', 'cob', 'mule', 'donkey'] as const
@@ -21,11 +21,17 @@ export const PutHorse = HorseForm.extend({
   version: z.number().int().min(0),
 })
 
+/** The steps it is to leave with. */
+const HandOverSteps = z.array(StepKey).max(200)
+
+export const PutHandOver = z.object({ steps: HandOverSteps, version: z.number().int().min(1) })
+
 export const Horse = HorseForm.extend({
   id: Id,
   version: z.number().int(),
   programId: Id,
   schoolName: z.string(),
+  handOver: HandOverSteps,
   createdAt: Instant,
 })
 

@@ -1,6 +1,7 @@
 import type { Burst, SessionPlan } from '@still-pine/core/plan'
-import type { GateVerdict, TrackView } from '@still-pine/core/readiness'
+import type { GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
+import { CHECK_KINDS, CONFIRMATIONS } from './care'
 import { Horse } from './horses'
 import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
 
@@ -48,6 +49,7 @@ const GateTrackSchema = z.object({
   calmChance: z.number(),
   state: z.enum(STATE_NAMES),
   words: z.string(),
+  missing: z.string(),
 })
 
 export const STOP_RULES = [
@@ -60,6 +62,7 @@ export const STOP_RULES = [
   'helper',
   'helmet',
   'company',
+  'rider-share',
 ] as const
 
 export const GateVerdictSchema = z.object({
@@ -114,6 +117,12 @@ export const SessionPlanSchema = z.object({
   closed: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
 }) satisfies z.ZodType<SessionPlan>
 
+const NoticeSchema = z.object({
+  tone: z.enum(['stop', 'due', 'soon']),
+  about: z.enum([...CHECK_KINDS, 'incident']),
+  words: z.string(),
+}) satisfies z.ZodType<Notice>
+
 export const Overrule = z.object({
   id: Id,
   gate: z.string(),
@@ -131,6 +140,10 @@ export const Line = z.object({
   gates: z.array(GateVerdictSchema),
   overrules: z.array(Overrule),
   plan: SessionPlanSchema,
+  /** What was confirmed at the pen today. */
+  confirmed: z.array(z.enum(CONFIRMATIONS)),
+  /** What checks and incidents say today. */
+  notices: z.array(NoticeSchema),
   /** Days with answers, and days since it came: two counters that never mix. */
   workDays: z.number().int(),
   calendarDays: z.number().int(),

@@ -35,4 +35,7 @@ export const PlaceSchema = z.union(
   'The place is 1 to 5.',
 )
 export const StepKey = z.string().regex(/^[a-z][a-z0-9-]{1,60}$/, 'This is not the key of a step.')
+/** A word or two on what was seen of the horse. */
+export const Sign = z.string().trim().min(1).max(60, 'At most 60 characters.')
+
 export const KindSchema = z.enum(['ask', 'accept', 'hold'])

@@ -2,7 +2,7 @@ import type { Program } from '@still-pine/core/program'
 import { z } from 'zod'
 import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
-import { Horse, PutHorse } from './horses'
+import { Horse, PutHandOver, PutHorse } from './horses'
 import { Line, Overrule, SessionChanges, TodayRow, WeekRow } from './judgement'
 import { About, FirstRun, Me, Person, Settings, SignIn } from './people'
 import { Day, Id, StepKey } from './primitives'
@@ -112,6 +112,15 @@ export const routes = {
     needs: 'edit-horse',
     params: horse,
     body: PutHorse,
+    reply: Horse,
+  }),
+  putHandOver: route({
+    method: 'put',
+    path: '/horses/{horseId}/hand-over',
+    summary: 'Tick the steps a horse is to leave with',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutHandOver,
     reply: Horse,
   }),
   line: route({

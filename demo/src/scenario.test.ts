@@ -16,7 +16,7 @@ const judged = (name: string, today: string) => {
     })),
   )
   const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), today)
-  const facts = { born: horse.form.born, checks: [], incidents: [], confirmed: [] }
+  const facts = { born: horse.form.born, checks: [], incidents: [], confirmed: [], handOver: [] }
   return { views, answers, halter: gateVerdict(FEET_FIRST, FEET_FIRST.gates[0]!, views, facts, today) }
 }
 

@@ -125,8 +125,10 @@ describe('gates and care', () => {
       note: '',
     })
     expect(await stops('first-bit')).toEqual([])
-    expect(await stops('first-time-up')).toEqual(['helper', 'helmet'])
-    await yard.starter.put(`/horses/${id}/confirmations/2026-05-14`, { confirmed: ['helper', 'helmet'] })
+    expect(await stops('first-time-up')).toEqual(['helper', 'helmet', 'rider-share'])
+    await yard.starter.put(`/horses/${id}/confirmations/2026-05-14`, {
+      confirmed: ['helper', 'helmet', 'rider-share'],
+    })
     expect(await stops('first-time-up')).toEqual([])
     const incident = {
       kind: 'bolt',

@@ -6,7 +6,7 @@ import { FEET_FIRST, stepOf } from '../program'
 import { replayHorse, viewsOf, type Facts, type TrackedAnswer } from '../readiness'
 import { openSteps } from './open-steps'
 
-const FACTS: Facts = { born: '2020-01-01', checks: [], incidents: [], confirmed: [] }
+const FACTS: Facts = { born: '2020-01-01', checks: [], incidents: [], confirmed: [], handOver: [] }
 
 const mastered = (...keys: string[]): TrackedAnswer[] =>
   times(4, (i) =>

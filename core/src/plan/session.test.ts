@@ -6,7 +6,7 @@ import { FEET_FIRST, stepOf } from '../program'
 import { replayHorse, viewsOf, type Facts, type TrackedAnswer } from '../readiness'
 import { planSession } from './session'
 
-const FACTS: Facts = { born: '2022-04-01', checks: [], incidents: [], confirmed: [] }
+const FACTS: Facts = { born: '2022-04-01', checks: [], incidents: [], confirmed: [], handOver: [] }
 
 const log = (
   key: string,

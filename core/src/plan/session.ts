@@ -51,7 +51,7 @@ export interface SessionPlan {
   readonly closed: readonly { readonly step: string; readonly name: string; readonly words: string }[]
 }
 
-const BURST_MINUTES = 2
+export const BURST_MINUTES = 2
 const CHANGE_MINUTES = 1
 const MOST_CHECKS = 2
 const MOST_LEARNING = 4

@@ -12,6 +12,7 @@ export type StopRule =
   | 'helper'
   | 'helmet'
   | 'company'
+  | 'rider-share'
 
 /** What a gate closes: a step from a rung on, with its post hung before it, or an event after a step. */
 export type Guarded =
@@ -25,6 +26,8 @@ export interface Gate {
   readonly guards: Guarded
   /** Steps or roles that must be Solid, on every side. */
   readonly solid: readonly NeedRef[]
+  /** Its steps are not fixed: the yard ticks them for each horse. */
+  readonly ticked: boolean
   /** Needs that must be met. */
   readonly met: readonly NeedRef[]
   readonly stops: readonly StopRule[]
@@ -43,6 +46,7 @@ interface GateText {
   readonly leastMonths?: number
   readonly dueToday?: readonly string[]
   readonly freshDays?: number
+  readonly ticked?: true
 }
 
 const FRESH_DAYS = 14
@@ -58,6 +62,7 @@ const gate = (key: string, name: string, guards: string | Guarded, text: GateTex
     name,
     guards: typeof guards === 'string' ? stepFrom(guards) : guards,
     solid: needsFrom(text.solid ?? ''),
+    ticked: text.ticked ?? false,
     met: needsFrom(text.met ?? ''),
     stops: text.stops ?? [],
     ...(text.leastMonths === undefined ? {} : { leastMonths: text.leastMonths }),
@@ -68,7 +73,7 @@ const gate = (key: string, name: string, guards: string | Guarded, text: GateTex
 
 const NECK_STEPS = ['bend', 'yield-hind', 'stand', 'weight-in-stirrup']
 
-/** The gates on the path, in its order. Handing over is what the yard ticks, so it has no list of its own here. */
+/** The gates on the path, in its order. */
 export const GATES: readonly Gate[] = [
   gate('halter', 'Halter', 'halter-on@4', { met: 'first-touch@2 head-rub role:stand-caught' }),
   gate(
@@ -96,7 +101,7 @@ export const GATES: readonly Gate[] = [
   gate('first-time-up', 'First time up', 'lie-over', {
     solid:
       'role:go-loose flag person-above yield-hind yield-shoulder bend send stop-on-circle hind-in-motion turn-on-line step-back stand gap come-to-block saddle-on saddle-wear saddle-move weight-in-stirrup',
-    stops: ['helper', 'helmet', 'veterinary-hold', 'age', 'incident'],
+    stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'age', 'incident'],
     leastMonths: 36,
     dueToday: NECK_STEPS,
   }),
@@ -124,4 +129,10 @@ export const GATES: readonly Gate[] = [
     stops: ['age'],
     leastMonths: 48,
   }),
+  gate(
+    'hand-over',
+    'Hand over',
+    { kind: 'event', event: 'leaving the yard', after: 'ride-small-fence' },
+    { ticked: true, stops: ['veterinary-hold'], freshDays: 21 },
+  ),
 ]

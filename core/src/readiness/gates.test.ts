@@ -10,7 +10,7 @@ import { sideGap, stepState } from './step-view'
 import type { Facts } from './stops'
 
 const gate = (key: string): Gate => FEET_FIRST.gates.find((one) => one.key === key)!
-const FACTS: Facts = { born: '2022-04-01', checks: [], incidents: [], confirmed: [] }
+const FACTS: Facts = { born: '2022-04-01', checks: [], incidents: [], confirmed: [], handOver: [] }
 
 /** Days of light, loose answers at the required rung, on every side of some steps. */
 const solidLog = (steps: readonly string[], days = 4, change: Partial<Answer> = {}): TrackedAnswer[] =>
@@ -39,6 +39,38 @@ const judgedOn = (log: readonly TrackedAnswer[], on: string) =>
 
 const verdictOf = (key: string, log: readonly TrackedAnswer[], on: string, facts: Partial<Facts> = {}) =>
   gateVerdict(FEET_FIRST, gate(key), judgedOn(log, on), { ...FACTS, ...facts }, on)
+
+describe('handing over', () => {
+  const ticked = { handOver: ['lead-up', 'foot-front'] }
+  const done = solidLog(ticked.handOver, 6)
+
+  it('waits until the yard has ticked what the horse leaves with', () => {
+    const verdict = verdictOf('hand-over', done, day(11))
+    expect(verdict).toMatchObject({ verdict: 'not-yet', tracks: [] })
+    expect(verdict.sentence).toMatch(/Nothing is ticked/)
+  })
+
+  it('looks at the ticked steps on all their sides, asked in the last 21 days', () => {
+    const soon = verdictOf('hand-over', done, day(30), ticked)
+    expect(soon.verdict).toBe('go')
+    expect(soon.tracks.map(({ step, side }) => `${step} ${side}`)).toEqual([
+      'lead-up none',
+      'foot-front left',
+      'foot-front right',
+    ])
+    const late = verdictOf('hand-over', done, day(31), ticked)
+    expect(late).toMatchObject({
+      verdict: 'check-first',
+      sentence: '3 short checks to run first, 3 asks in all.',
+    })
+    expect(late.due.map(({ reason }) => reason)).toEqual(Array(3).fill('not asked for 21 days'))
+  })
+
+  it('stops while the vet holds the horse', () => {
+    const checks = [{ kind: 'veterinary-hold', on: day(1), until: null, passed: false }] as const
+    expect(verdictOf('hand-over', done, day(11), { ...ticked, checks }).verdict).toBe('stop')
+  })
+})
 
 describe('the Halter gate', () => {
   const NEEDED = ['first-touch', 'head-rub', 'face-up']
@@ -89,7 +121,7 @@ describe('the Halter gate', () => {
 })
 
 describe('stops', () => {
-  const confirmed: Facts['confirmed'] = ['helper', 'helmet']
+  const confirmed: Facts['confirmed'] = ['helper', 'helmet', 'rider-share']
   const stopsFor = (key: string, facts: Partial<Facts> = {}, on = day(8)) =>
     verdictOf(key, [], on, facts).stops.map(({ rule }) => rule)
 
@@ -109,7 +141,7 @@ describe('stops', () => {
   })
 
   it('want helper and helmet confirmed before anybody is up', () => {
-    expect(stopsFor('first-time-up')).toEqual(['helper', 'helmet'])
+    expect(stopsFor('first-time-up')).toEqual(['helper', 'helmet', 'rider-share'])
     expect(stopsFor('first-time-up', { confirmed })).toEqual([])
   })
 

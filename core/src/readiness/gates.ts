@@ -12,7 +12,7 @@ import {
 import { sideViews, trackKey, type Views } from './horse'
 import { chancesAt, STATES, type TrackView } from './judge'
 import { needStanding, trackMeets } from './needs'
-import { missesInWords, sideKnownFrom } from './reasons'
+import { missesInWords, missingInWords, sideKnownFrom } from './reasons'
 import { stepState } from './step-view'
 import { stopsOf, type Facts, type Stop } from './stops'
 
@@ -30,6 +30,8 @@ export interface GateTrack {
   readonly calmChance: number
   readonly state: TrackView['state']
   readonly words: string
+  /** What is missing by rule, where it must be Solid and is not; otherwise empty. */
+  readonly missing: string
 }
 
 /** A cold ask to run now, on one track. */
@@ -86,6 +88,7 @@ const looked = (
     calmChance,
     state: view.state,
     words: sideKnownFrom(side, view, on),
+    missing: must === 'solid' ? missingInWords(view) : '',
     view,
   }
 }
@@ -98,7 +101,18 @@ const bestForSolid = (program: Program, views: Views, need: NeedRef): Step | und
     return state(b) - state(a) || chance(b) - chance(a)
   })[0]
 
-const tracksOf = (program: Program, gate: Gate, views: Views, on: Day): readonly Looked[] => {
+const tickedTracks = (
+  program: Program,
+  views: Views,
+  ticked: readonly string[],
+  on: Day,
+): readonly Looked[] =>
+  program.steps
+    .filter(({ key }) => ticked.includes(key))
+    .flatMap((step) => sidesOf(step).map((side) => looked(views, step, side, step.requiredRung, 'solid', on)))
+
+const tracksOf = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): readonly Looked[] => {
+  if (gate.ticked) return tickedTracks(program, views, facts.handOver, on)
   const solid = gate.solid.flatMap((need) => {
     const step = bestForSolid(program, views, need)
     return step
@@ -152,7 +166,9 @@ const sentenceFor = (
     case 'stop':
       return stops.map(({ words }) => words).join(' ')
     case 'not-yet':
-      return `${held} of ${tracks.length} tracks hold.`
+      return tracks.length === 0
+        ? 'Nothing is ticked: say what this horse is to leave with.'
+        : `${held} of ${tracks.length} tracks hold.`
     case 'check-first':
       return `${count(due.length, 'short check')} to run first, ${count(
         due.reduce((sum, { asks }) => sum + asks, 0),
@@ -177,10 +193,11 @@ export const gateVerdict = (
   on: Day,
 ): GateVerdict => {
   const stops = stopsOf(program, gate, views, facts, on)
-  const tracks = tracksOf(program, gate, views, on)
+  const tracks = tracksOf(program, gate, views, facts, on)
   const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
+  const isShut = tracks.length === 0 || tracks.some(isNotYet)
   const verdict: Verdict =
-    stops.length > 0 ? 'stop' : tracks.some(isNotYet) ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
+    stops.length > 0 ? 'stop' : isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
   const likelyMisses = tracks.reduce((sum, { chance, calmChance }) => sum + (1 - chance * calmChance), 0)
   const card = gate.guards.kind === 'step' ? cardFor(gate.guards.step) : cardFor(gate.guards.after)
   return {

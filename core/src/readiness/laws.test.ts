@@ -122,7 +122,7 @@ describe('a whole horse', () => {
     fc.assert(
       fc.property(horseLog, (log) => {
         const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, log), last(log))
-        const facts = { born: '2020-01-01', checks: [], incidents: [], confirmed: [] }
+        const facts = { born: '2020-01-01', checks: [], incidents: [], confirmed: [], handOver: [] }
         for (const verdict of gateVerdicts(FEET_FIRST, views, facts, last(log))) {
           expect(['go', 'check-first', 'not-yet', 'stop']).toContain(verdict.verdict)
           if (verdict.verdict === 'go') expect(verdict.tracks.every(({ holds }) => holds)).toBe(true)

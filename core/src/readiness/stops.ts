@@ -25,7 +25,7 @@ export interface Incident {
 }
 
 /** What a person confirms at the pen on the day itself. */
-export type Confirmation = 'helper' | 'helmet' | 'safe-rail' | 'company'
+export type Confirmation = 'helper' | 'helmet' | 'safe-rail' | 'company' | 'rider-share'
 
 /** What the stops read beside the tracks. */
 export interface Facts {
@@ -33,7 +33,12 @@ export interface Facts {
   readonly checks: readonly Check[]
   readonly incidents: readonly Incident[]
   readonly confirmed: readonly Confirmation[]
+  /** The steps the yard has ticked for handing this horse over. */
+  readonly handOver: readonly string[]
 }
+
+/** Nothing is known beside the tracks. */
+export const NO_FACTS: Facts = { born: null, checks: [], incidents: [], confirmed: [], handOver: [] }
 
 export interface Stop {
   readonly rule: StopRule
@@ -41,7 +46,7 @@ export interface Stop {
 }
 
 /** Days after an incident during which the gates above it stay shut. */
-const INCIDENT_DAYS = 3
+export const INCIDENT_DAYS = 3
 
 /** Days a saddle check holds while a horse grows (common practice, no source). */
 export const SADDLE_CHECK_DAYS = 60
@@ -51,9 +56,12 @@ const CONFIRM_WORDS: Record<Confirmation, string> = {
   helmet: 'a helmet on',
   'safe-rail': 'a safe rail and a quick release',
   company: 'company for the first time out',
+  // At most 20 % with tack (Powell et al. 2008); 15 % for the first rides is the product's own judgement.
+  'rider-share': 'that rider and saddle weigh at most 15 % of the horse',
 }
 
-const latest = (checks: readonly Check[], kind: CheckKind, on: Day): Check | undefined =>
+/** The newest look of a kind up to a day. */
+export const latestCheck = (checks: readonly Check[], kind: CheckKind, on: Day): Check | undefined =>
   checks
     .filter((check) => check.kind === kind && check.on <= on)
     .sort((a, b) => a.on.localeCompare(b.on))
@@ -75,13 +83,13 @@ const holdStop = ({ checks }: Facts, on: Day): string | null => {
 }
 
 const mouthStop = ({ checks }: Facts, on: Day): string | null => {
-  const look = latest(checks, 'mouth', on)
+  const look = latestCheck(checks, 'mouth', on)
   if (!look) return 'No vet or equine dentist has looked in the mouth yet.'
   return look.passed ? null : `The mouth was not right on ${look.on}: the vet first.`
 }
 
 const saddleStop = ({ checks }: Facts, on: Day): string | null => {
-  const look = latest(checks, 'saddle', on)
+  const look = latestCheck(checks, 'saddle', on)
   if (!look) return 'The saddle was never checked on this horse.'
   return look.passed ? null : `The saddle did not fit on ${look.on}: the fitter first.`
 }

@@ -22,10 +22,10 @@ export const insertAnswer = (client: Client, yardId: string, a: AnswerToKeep) =>
   maybeRow<{ seq: number }>(
     client,
     sql`insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
-                            phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, replaces)
+                            phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, replaces)
         values (${a.id}, ${yardId}, ${a.horseId}, ${a.sessionId}, ${a.personId}, ${a.step}, ${a.side}, ${a.rung},
                 ${a.grade}, ${a.calm}, ${a.at}, ${a.day}, ${a.phoneAt}, ${a.ahead}, ${a.byChance}, ${a.recalled},
-                ${a.uncued}, ${a.place}, ${a.moving}, ${a.seconds}, ${a.fault}, ${a.replaces})
+                ${a.uncued}, ${a.place}, ${a.moving}, ${a.seconds}, ${a.fault}, ${a.sign}, ${a.replaces})
         on conflict (id) do nothing returning seq`,
   )
 
@@ -75,7 +75,7 @@ const toKept = ({ at, voidedAt, voidedBy, voidReason, ...row }: KeptRow): KeptAn
 
 const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
     a.calm, a.at, a.day, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault,
-    a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
+    a.sign, a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
   from answer a join person p on p.id = a.person_id
   left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
 

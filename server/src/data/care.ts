@@ -34,7 +34,8 @@ export const incidentsOf = (client: Client, horseId: string) =>
         from incident where horse_id = ${horseId} order by on_day, id`,
   )
 
-export const insertIncident = (
+/** Records an incident; sent again it takes what was written since, and never what it was or when. */
+export const saveIncident = (
   client: Client,
   { yardId, horseId, personId }: Owner,
   id: string,
@@ -45,7 +46,8 @@ export const insertIncident = (
     sql`insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, serious, place, before, after)
         values (${id}, ${yardId}, ${horseId}, ${personId}, ${i.kind}, ${i.on}, ${i.step}, ${i.side}, ${i.serious},
                 ${i.where}, ${i.before}, ${i.after})
-        on conflict (id) do nothing`,
+        on conflict (id) do update set side = excluded.side, place = excluded.place, before = excluded.before,
+          after = excluded.after`,
   )
 
 export const confirmedOn = async (client: Client, horseId: string, day: string): Promise<Confirmation[]> =>

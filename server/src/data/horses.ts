@@ -7,7 +7,7 @@ interface Row extends Omit<Horse, 'createdAt'> {
 }
 
 const select = (where: Sql): Sql => ({
-  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.version,
+  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.version, h.hand_over as "handOver",
                 h.program_id as "programId", p.document->>'name' as "schoolName", h.created_at as "createdAt"
          from horse h join program p on p.id = h.program_id ${where.text}`,
   values: where.values,
@@ -47,6 +47,12 @@ export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
                marks = ${horse.marks}, origin = ${horse.origin}, handled = ${horse.handled},
                arrived = ${horse.arrived}, version = version + 1
         where id = ${id} and version = ${horse.version}`,
+  )
+
+export const updateHandOver = (client: Client, id: string, steps: readonly string[], version: number) =>
+  run(
+    client,
+    sql`update horse set hand_over = ${steps}, version = version + 1 where id = ${id} and version = ${version}`,
   )
 
 export interface HorseTip {

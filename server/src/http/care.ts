@@ -6,7 +6,7 @@ import {
   checksOf,
   incidentsOf,
   insertCheck,
-  insertIncident,
+  saveIncident,
   insertOverrule,
   overrulesOn,
   saveConfirmed,
@@ -50,7 +50,7 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
       throw new Refusal('bad-input', 'This step is not in the horse’s program.', {
         fields: [{ path: 'step', message: 'This step is not in the horse’s program.' }],
       })
-    await insertIncident(yard.client, { ...yard, horseId: horse.id }, params.incidentId, body)
+    await saveIncident(yard.client, { ...yard, horseId: horse.id }, params.incidentId, body)
     const kept = (await incidentsOf(yard.client, horse.id)).find(({ id }) => id === params.incidentId)
     if (!kept) throw notFound('This incident')
     return kept

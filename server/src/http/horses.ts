@@ -1,11 +1,21 @@
-import { routes, type Horse, type PutHorse } from '@still-pine/contract'
-import { FEET_FIRST } from '@still-pine/core/program'
+import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/contract'
+import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
-import { horseById, insertHorse, newestProgram, programById, updateHorse } from '../data/horses'
+import {
+  horseById,
+  insertHorse,
+  newestProgram,
+  programById,
+  updateHandOver,
+  updateHorse,
+} from '../data/horses'
+import { programOf } from '../records/judged'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { notFound, Refusal } from './refusal'
 import { serve } from './serve'
+
+type HandOver = BodyOf<'putHandOver'>
 
 const field = (path: string, message: string): Refusal =>
   new Refusal('bad-input', message, { fields: [{ path, message }] })
@@ -35,15 +45,27 @@ const addHorse = async (yard: Yard, id: string, form: PutHorse): Promise<Horse> 
   return horseOrRefuse(yard, id)
 }
 
-const changeHorse = async (yard: Yard, horse: Horse, form: PutHorse): Promise<Horse> => {
-  if (isSame(horse, form)) return horse
-  const changed = await updateHorse(yard.client, horse.id, form)
-  const now = await horseOrRefuse(yard, horse.id)
-  if (changed === 0)
+/** The horse after a change, unless somebody else changed it first. */
+const changed = async (yard: Yard, id: string, rows: number): Promise<Horse> => {
+  const now = await horseOrRefuse(yard, id)
+  if (rows === 0)
     throw new Refusal('stale', `${now.name} was changed meanwhile. Look at it again, then change it.`, {
       currentVersion: now.version,
     })
   return now
+}
+
+const changeHorse = async (yard: Yard, horse: Horse, form: PutHorse): Promise<Horse> => {
+  if (isSame(horse, form)) return horse
+  return changed(yard, horse.id, await updateHorse(yard.client, horse.id, form))
+}
+
+const tickHandOver = async (yard: Yard, horse: Horse, { steps, version }: HandOver): Promise<Horse> => {
+  const program = await programOf(yard, horse)
+  const unknown = steps.find((key) => !stepOf(program, key))
+  if (unknown) throw field('steps', `“${unknown}” is not a step of this horse’s program.`)
+  if (steps.join() === horse.handOver.join()) return horse
+  return changed(yard, horse.id, await updateHandOver(yard.client, horse.id, steps, version))
 }
 
 export const horseRoutes = (router: Router, deps: Dependencies): void => {
@@ -53,6 +75,9 @@ export const horseRoutes = (router: Router, deps: Dependencies): void => {
     const horse = await horseById(yard.client, params.horseId)
     return horse ? changeHorse(yard, horse, body) : addHorse(yard, params.horseId, body)
   })
+  serve(router, deps, routes.putHandOver, async (yard, { params, body }) =>
+    tickHandOver(yard, await horseOrRefuse(yard, params.horseId), body),
+  )
   serve(router, deps, routes.program, async ({ client }, { params }) => {
     const found = await programById(client, params.programId)
     if (!found) throw notFound('This program')

@@ -1,7 +1,7 @@
 import { routes, type Horse, type Line } from '@still-pine/contract'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import { planSession } from '@still-pine/core/plan'
-import { gateVerdicts, type TrackKey, type Views } from '@still-pine/core/readiness'
+import { gateVerdicts, noticesOf, type TrackKey, type Views } from '@still-pine/core/readiness'
 import type { Side } from '@still-pine/core/answer'
 import type { Router } from 'express'
 import { answersOfStep, answersPerDay, workDays } from '../data/answers'
@@ -30,6 +30,8 @@ const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
     gates: gateVerdicts(program, views, facts, on) as Line['gates'],
     overrules: await overrulesOn(yard.client, horse.id, on),
     plan: planSession(program, views, facts, on) as Line['plan'],
+    confirmed: [...facts.confirmed],
+    notices: [...noticesOf(facts, on)],
     workDays: await workDays(yard.client, horse.id, on),
     calendarDays: Math.max(0, daysBetween(horse.arrived, on)),
   }

@@ -84,4 +84,5 @@ export const factsOf = async (yard: Yard, horse: Horse, on: string): Promise<Fac
   checks: await checksOf(yard.client, horse.id),
   incidents: await incidentsOf(yard.client, horse.id),
   confirmed: await confirmedOn(yard.client, horse.id, on),
+  handOver: horse.handOver,
 })

@@ -74,6 +74,7 @@ export const recall = async (
       moving: false,
       seconds: null,
       fault: null,
+      sign: null,
       replaces: null,
     }
     await keepWaiting({

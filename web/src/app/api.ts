@@ -69,6 +69,10 @@ export const api = createApi({
       query: ({ id, body }) => ({ url: horsePath(id), method: 'PUT', body }),
       invalidatesTags: (_horse, _error, { id }) => ['Today', { type: 'Line', id }],
     }),
+    putHandOver: build.mutation<Horse, { horseId: string; body: BodyOf<'putHandOver'> }>({
+      query: ({ horseId, body }) => ({ url: `${horsePath(horseId)}/hand-over`, method: 'PUT', body }),
+      invalidatesTags: (_horse, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
     stepAnswers: build.query<{ answers: KeptAnswer[] }, { horseId: string; step: string }>({
       query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/answers`,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
@@ -146,6 +150,7 @@ export const {
   useProgramQuery,
   usePutCheckMutation,
   usePutConfirmationsMutation,
+  usePutHandOverMutation,
   usePutHorseMutation,
   usePutIncidentMutation,
   usePutOverruleMutation,

@@ -41,7 +41,7 @@ export const router = createBrowserRouter([
       { path: 'horses/:horseId/incidents', element: page(() => import('../horse/care-page')) },
       { path: 'horses/:horseId/book', element: page(() => import('../horse/book-page')) },
       { path: 'horses/:horseId/steps/:stepKey', element: page(() => import('../horse/evidence-page')) },
-      { path: 'horses/:horseId/gates/:gateKey', element: page(() => import('../horse/gate-page')) },
+      { path: 'horses/:horseId/gates/:gateKey', element: page(() => import('../horse/gate/gate-page')) },
       { path: '*', element: <Navigate to="/before" replace /> },
     ],
   },

@@ -41,6 +41,7 @@ const answerEntry = (id = uuid(), readyAt = 0, personId = ME) => ({
       moving: false,
       seconds: 5,
       fault: null,
+      sign: null,
       replaces: null,
     },
   },

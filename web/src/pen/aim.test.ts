@@ -29,7 +29,7 @@ const answers = (step: string, side: TrackedAnswer['side'], grade: 0 | 1 | 2 | 3
 const lineFrom = (log: readonly TrackedAnswer[]): Line => {
   const inOrder = [...log].sort((a, b) => a.day.localeCompare(b.day))
   const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder), DAY)
-  const facts = { born: '2022-01-01', checks: [], incidents: [], confirmed: [] }
+  const facts = { born: '2022-01-01', checks: [], incidents: [], confirmed: [], handOver: [] }
   const plan = planSession(FEET_FIRST, views, facts, DAY)
   const tracks = [...views].map(([key, view]) => ({
     step: key.split('/')[0]!,
@@ -49,20 +49,22 @@ describe('what the pen aims at', () => {
   it('is a burst’s first side at the rung it opens at', () => {
     const index = line.plan.bursts.findIndex(({ step }) => step === 'loose-direction')
     const burst = line.plan.bursts[index]!
-    expect(aimOfBurst(line, index)).toEqual({
+    expect(aimOfBurst(line.plan.bursts, index)).toEqual({
       burst: index,
       step: 'loose-direction',
       side: 'right',
       rung: burst.sides[0]!.rung,
     })
-    expect(aimOfBurst(line, 99)).toBeNull()
+    expect(aimOfBurst(line.plan.bursts, 99)).toBeNull()
   })
 
   it('is the plan’s burst of a step where it has one, and otherwise its worse side', () => {
-    expect(aimOfStep(line, 'loose-direction')).toMatchObject({ side: 'right', burst: expect.any(Number) })
-    const free = { ...line, plan: { ...line.plan, bursts: [] } }
-    expect(aimOfStep(free, 'loose-direction')).toMatchObject({ side: 'right', burst: null })
-    expect(aimOfStep(line, 'whistle')).toBeNull()
+    expect(aimOfStep(line, line.plan.bursts, 'loose-direction')).toMatchObject({
+      side: 'right',
+      burst: expect.any(Number),
+    })
+    expect(aimOfStep(line, [], 'loose-direction')).toMatchObject({ side: 'right', burst: null })
+    expect(aimOfStep(line, line.plan.bursts, 'whistle')).toBeNull()
   })
 })
 

@@ -13,9 +13,10 @@ import {
   toggleByChance,
   undoLast,
 } from './log'
-import { penSlice, type Aim, type PenAnswer } from './pen-slice'
+import { penSlice, type Aim, type PenAnswer, type Run } from './pen-slice'
 
 const ME = 'me'
+const RUN: Run = { bursts: [], gate: null }
 const AIM: Aim = { burst: 0, step: 'face-up', side: 'none', rung: 2 }
 const FIRM: Omit<PenAnswer, 'id' | 'at'> = {
   step: 'face-up',
@@ -27,6 +28,9 @@ const FIRM: Omit<PenAnswer, 'id' | 'at'> = {
   recalled: false,
   seconds: 5,
   fault: null,
+  sign: null,
+  place: null,
+  moving: false,
 }
 
 const makeStore = () => configureStore({ reducer: { pen: penSlice.reducer } })
@@ -37,7 +41,7 @@ beforeEach(async () => {
   await device.waiting.clear()
   await device.pens.clear()
   store = makeStore()
-  await store.dispatch(openPen('horse', '2026-05-14', AIM))
+  await store.dispatch(openPen('horse', '2026-05-14', AIM, RUN))
 })
 
 const items = async () => (await device.waiting.toArray()).map(({ item }) => item)
@@ -110,7 +114,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen({ ...store.getState().pen!, running: { startedAt: 1, worst: 'moved', corrections: 0 } })
     const again = makeStore()
-    await again.dispatch(openPen('horse', '2026-05-14', { ...AIM, step: 'draw' }))
+    await again.dispatch(openPen('horse', '2026-05-14', { ...AIM, step: 'draw' }, RUN))
     expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
     expect(again.getState().pen!.answers).toHaveLength(1)
   })
@@ -119,7 +123,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const tomorrow = makeStore()
-    await tomorrow.dispatch(openPen('horse', '2026-05-15', AIM))
+    await tomorrow.dispatch(openPen('horse', '2026-05-15', AIM, RUN))
     expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionKept: false })
     expect(tomorrow.getState().pen!.sessionId).not.toBe(store.getState().pen!.sessionId)
   })
@@ -128,7 +132,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const other = makeStore()
-    await other.dispatch(openPen('another horse', '2026-05-14', AIM))
+    await other.dispatch(openPen('another horse', '2026-05-14', AIM, RUN))
     expect(other.getState().pen!.answers).toEqual([])
   })
 })

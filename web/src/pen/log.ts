@@ -9,10 +9,12 @@ import {
   penOpened,
   replaced,
   sessionWasKept,
+  STANDING_ANYWHERE,
   takenBack,
   type Aim,
   type PenAnswer,
   type PenState,
+  type Run,
 } from './pen-slice'
 
 /** Milliseconds after an answer in which its calm is one press. */
@@ -27,8 +29,6 @@ const toItem = (pen: PenState, answer: PenAnswer, replaces: string | null): Batc
     horseId: pen.horseId,
     sessionId: pen.sessionId,
     uncued: false,
-    place: null,
-    moving: false,
     replaces,
   },
 })
@@ -46,9 +46,9 @@ const idOf = (item: BatchItem): string => {
   return item.do === 'add' ? item.answer.id : item.session.id
 }
 
-/** Opens the pen of a horse: where it stood today on this device, or a new session at `aim`. */
+/** Opens the pen of a horse: where it stood today on this device, or a new session; a gate's checks come first. */
 export const openPen =
-  (horseId: string, day: string, aim: Aim): AppThunk<Promise<void>> =>
+  (horseId: string, day: string, aim: Aim, run: Run): AppThunk<Promise<void>> =>
   async (dispatch) => {
     const draft = await device.pens.get(horseId)
     const kept = draft?.state as PenState | undefined
@@ -58,13 +58,18 @@ export const openPen =
       sessionId: uuid(),
       sessionKept: false,
       aim,
+      ...run,
+      stand: STANDING_ANYWHERE,
       burstStartedAt: Date.now(),
       running: null,
       answers: [],
       calmFor: null,
     }
     // An ask that ran when the page went is not an answer: it is simply asked again.
-    dispatch(penOpened(kept?.day === day ? { ...kept, running: null, calmFor: null } : fresh))
+    // A gate's checks are what it wants now, and afterwards the day's plan is back.
+    const isOther = run.gate !== null || run.gate !== kept?.gate
+    const goingOn = kept?.day === day ? { ...kept, running: null, calmFor: null } : fresh
+    dispatch(penOpened(isOther ? { ...goingOn, ...run, aim, burstStartedAt: Date.now() } : goingOn))
   }
 
 /** Remembers where the pen stands on this device. */
@@ -104,7 +109,7 @@ export const keepAnswer =
     })
   }
 
-type Change = (last: PenAnswer) => Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault'>>
+type Change = (last: PenAnswer) => Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault' | 'sign'>>
 
 /** Changes the last answer: in place while it waits here, and otherwise by taking it back and adding another. */
 const mendLast =
@@ -140,6 +145,9 @@ export const toggleByChance = (personId: string): AppThunk<Promise<void>> =>
 
 export const setFault = (personId: string, fault: string): AppThunk<Promise<void>> =>
   mendLast(personId, () => ({ fault }))
+
+export const setSign = (personId: string, sign: string): AppThunk<Promise<void>> =>
+  mendLast(personId, () => ({ sign }))
 
 /** Takes the last answer back; once sent it stays in the history as taken back. */
 export const undoLast =

@@ -1,4 +1,4 @@
-import { gradeWord, type Grade } from '@still-pine/core/answer'
+import { gradeWord, SIGN_FAMILIES, SIGNS, type Grade } from '@still-pine/core/answer'
 import { cardFor, rungName } from '@still-pine/core/program'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
@@ -78,6 +78,26 @@ export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
                   By chance
                 </Button>
               </div>
+            </section>
+            <section>
+              <h3 className="mb-2">What was seen</h3>
+              {(['ease', 'worry', 'tired'] as const).map((family) => (
+                <div key={family} className="mb-3">
+                  <h4 className="mb-1 text-quiet">{SIGN_FAMILIES[family]}</h4>
+                  <div className="flex flex-wrap gap-2">
+                    {SIGNS[family].map((sign) => (
+                      <Button
+                        key={sign}
+                        className={`min-h-16 ${last.sign === sign ? 'bg-ink! text-ground!' : ''}`}
+                        aria-pressed={last.sign === sign}
+                        onClick={done(() => actions.sign(sign))}
+                      >
+                        {sign}
+                      </Button>
+                    ))}
+                  </div>
+                </div>
+              ))}
             </section>
             <section>
               <h3 className="mb-2">What went wrong</h3>

@@ -10,6 +10,7 @@ import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
 import { AdviceBar } from './advice-bar'
 import { ActionRow, CalmRow, WorstRow } from './controls'
+import { StandRow } from './stand-row'
 import { DangerSheet } from './danger-sheet'
 import { Gauge } from './gauge'
 import { MainButton } from './main-button'
@@ -29,14 +30,23 @@ import { usePenKeys } from './use-pen-keys'
 const minutes = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
 
-const BurstLine = ({ view, line }: { view: PenView; line: Line }) => {
+/** "check 1 of 3" or "2 of 7", and how many of the asks meant for this side are done. */
+const burstWords = ({ pen, answers }: PenView): string => {
+  const { burst, side } = pen.aim
+  if (burst === null) return 'own choice'
+  const meant = pen.bursts[burst]?.sides.find((part) => part.side === side)?.asks
+  const done = answers.filter((answer) => answer.side === side).length
+  const asks = meant === undefined ? '' : ` · ask ${done} of ${meant}`
+  return `${pen.gate === null ? '' : 'check '}${burst + 1} of ${pen.bursts.length}${asks}`
+}
+
+const BurstLine = ({ view }: { view: PenView }) => {
   const now = useWallClock()
   const sync = useAppSelector((state) => state.sync)
-  const { burst } = view.pen.aim
   const ran = Math.max(0, (now - view.pen.burstStartedAt) / 1000)
   return (
     <p className="text-lg text-quiet">
-      {burst === null ? 'own choice' : `${burst + 1} of ${line.plan.bursts.length}`} · {minutes(ran)}
+      {burstWords(view)} · {minutes(ran)}
       <span className="phone:hidden"> of 2:00</span>
       <span className="phone:hidden"> · {syncWords(sync)}</span>
     </p>
@@ -86,18 +96,19 @@ const RestsToday = ({ line }: { line: Line }) =>
     </p>
   ) : null
 
-const DoneLink = ({ horseId }: { horseId: string }) => (
+/** Checks lead back to their gate, a session to what it changed. */
+const DoneLink = ({ horseId, gate }: { horseId: string; gate: string | null }) => (
   <Link
     className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold phone:min-h-16 phone:text-xl"
-    to={`/after/${horseId}`}
+    to={gate === null ? `/after/${horseId}` : `/horses/${horseId}/gates/${gate}`}
   >
-    Done
+    {gate === null ? 'Done' : 'Gate'}
   </Link>
 )
 
-const neighbours = (view: PenView, line: Line) => {
-  const at = view.pen.aim.burst ?? -1
-  return { previous: at > 0 ? at - 1 : null, next: at + 1 < line.plan.bursts.length ? at + 1 : null }
+const neighbours = ({ pen }: PenView) => {
+  const at = pen.aim.burst ?? -1
+  return { previous: at > 0 ? at - 1 : null, next: at + 1 < pen.bursts.length ? at + 1 : null }
 }
 
 interface RunningProps {
@@ -116,7 +127,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
   usePenKeys({ actions, settings, isRunning, enabled: sheet === null, openFaults: more })
   useCalmWindow(view)
   useWakeLock()
-  const { previous, next } = neighbours(view, line)
+  const { previous, next } = neighbours(view)
   const goNext = next === null ? null : () => actions.goToBurst(next)
   return (
     <main
@@ -129,7 +140,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
             <h1 className="text-2xl">
               <Link to={`/horses/${line.horse.id}`}>{line.horse.name}</Link>
             </h1>
-            <BurstLine view={view} line={line} />
+            <BurstLine view={view} />
           </div>
           <p className="flex flex-wrap items-center gap-x-3 text-xl">
             <StepPicker line={line} view={view} actions={actions} program={program} />
@@ -149,7 +160,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
             <Button disabled={goNext === null} onClick={() => goNext?.()}>
               Next burst
             </Button>
-            <DoneLink horseId={line.horse.id} />
+            <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
           </div>
           <Button look="danger" className="min-h-16" onClick={() => setSheet('danger')}>
             Danger
@@ -164,12 +175,13 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
         </div>
         <div className="flex items-end justify-between gap-2 desk:hidden">
           <Marks marks={view.answers.slice(-11).map(toMark)} kind={view.step.kind} spacing={24} />
-          {!isRunning && <DoneLink horseId={line.horse.id} />}
+          {!isRunning && <DoneLink horseId={line.horse.id} gate={view.pen.gate} />}
         </div>
         <div className="desk:hidden">
           <AdviceBar view={view} actions={actions} next={goNext} frightRule={program.frightRule} />
         </div>
         <div className="flex flex-col justify-end gap-2 desk:justify-center">
+          {view.step.allRound && !isRunning && <StandRow view={view} line={line} actions={actions} />}
           {isRunning && view.step.kind === 'accept' && <WorstRow view={view} actions={actions} />}
           {!isRunning && view.answers.length > 0 && <CalmRow view={view} actions={actions} />}
           <ActionRow view={view} actions={actions} more={more} />
@@ -213,7 +225,10 @@ export const PenPage = () => {
   const { data: line, error, refetch } = useLineQuery(horseId)
   const { data: program } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
   const settings = me?.person.settings
-  useOpenPen(line?.horse.id === horseId ? line : undefined, search.get('step'))
+  useOpenPen(line?.horse.id === horseId ? line : undefined, program?.program, {
+    step: search.get('step'),
+    gate: search.get('gate'),
+  })
   const view = usePenView(program?.program, settings ?? FALLBACK)
   if (error && !line) return <Loading error={error} retry={() => void refetch()} />
   if (!me || !settings || !line || !program || !view || view.pen.horseId !== horseId) return <Loading />

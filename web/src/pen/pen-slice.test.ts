@@ -21,6 +21,9 @@ const PEN: PenState = {
   sessionId: 's',
   sessionKept: false,
   aim: { burst: 0, step: 'first-touch', side: 'right', rung: 2 },
+  stand: { place: null, moving: false },
+  bursts: [],
+  gate: null,
   burstStartedAt: 100,
   running: null,
   answers: [],
@@ -38,6 +41,9 @@ const ANSWER: PenAnswer = {
   recalled: false,
   seconds: 2,
   fault: null,
+  sign: null,
+  place: null,
+  moving: false,
   at: '2026-05-14T09:00:00Z',
 }
 

@@ -1,4 +1,5 @@
-import type { Calm, Grade, Side, Worst } from '@still-pine/core/answer'
+import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
+import type { Burst } from '@still-pine/core/plan'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One answer of this session, as the rail shows it. */
@@ -13,6 +14,9 @@ export interface PenAnswer {
   readonly recalled: boolean
   readonly seconds: number | null
   readonly fault: string | null
+  readonly sign: string | null
+  readonly place: Place | null
+  readonly moving: boolean
   /** The phone's clock, ISO 8601. */
   readonly at: string
 }
@@ -25,13 +29,28 @@ export interface Aim {
   readonly rung: number
 }
 
-export interface PenState {
+/** Where the person stands, and whether the horse moves; it holds until it is changed. */
+export interface Stand {
+  readonly place: Place | null
+  readonly moving: boolean
+}
+
+export const STANDING_ANYWHERE: Stand = { place: null, moving: false }
+
+/** What is run, one after the other: the day's plan, or the checks a gate wants. */
+export interface Run {
+  readonly bursts: readonly Burst[]
+  readonly gate: string | null
+}
+
+export interface PenState extends Run {
   readonly horseId: string
   readonly day: string
   readonly sessionId: string
   /** The session itself has gone to the outbox. */
   readonly sessionKept: boolean
   readonly aim: Aim
+  readonly stand: Stand
   /** When this burst began, on the phone's clock. */
   readonly burstStartedAt: number
   /** An ask, accept or hold that runs; times of a clock that cannot jump. */
@@ -59,9 +78,11 @@ export const penSlice = createSlice({
         aim,
         running: null,
         calmFor: null,
+        ...(state?.aim.step === aim.step ? {} : { stand: STANDING_ANYWHERE }),
         ...(isSameBurst ? {} : { burstStartedAt: now }),
       }) as never
     },
+    stoodAt: (state, { payload }: PayloadAction<Stand>) => change(state, { stand: payload }) as never,
     started: (state, { payload }: PayloadAction<number>) =>
       change(state, {
         running: { startedAt: payload, worst: 'nothing', corrections: 0 },
@@ -101,6 +122,7 @@ export const {
   penOpened,
   penLeft,
   aimed,
+  stoodAt,
   started,
   worsened,
   corrected,

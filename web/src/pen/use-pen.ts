@@ -11,7 +11,9 @@ import {
   type Side,
   type Worst,
 } from '@still-pine/core/answer'
+import { gateChecks, type Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program, type Step } from '@still-pine/core/program'
+import type { GateVerdict } from '@still-pine/core/readiness'
 import { useCallback, useEffect, useMemo } from 'react'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import {
@@ -21,6 +23,7 @@ import {
   openPen,
   rememberPen,
   setFault,
+  setSign,
   toggleByChance,
   undoLast,
 } from './log'
@@ -29,11 +32,15 @@ import {
   calmClosed,
   corrected,
   dropped,
+  penLeft,
   started,
+  stoodAt,
   worsened,
   type Aim,
   type PenAnswer,
   type PenState,
+  type Run,
+  type Stand,
 } from './pen-slice'
 
 /** Presses closer together than this are one press of a cold thumb. */
@@ -50,18 +57,20 @@ const monotonicSeconds = (since: number): number => (performance.now() - since) 
 
 const otherSide = (side: Side): Side => (side === 'left' ? 'right' : side === 'right' ? 'left' : 'none')
 
-/** The aim of one burst of the plan: its first side, at the rung it opens at. */
-export const aimOfBurst = (line: Line, index: number): Aim | null => {
-  const burst = line.plan.bursts[index]
+type Bursts = readonly Burst[]
+
+/** The aim of one burst: its first side, at the rung it opens at. */
+export const aimOfBurst = (bursts: Bursts, index: number): Aim | null => {
+  const burst = bursts[index]
   if (!burst) return null
   const side = burst.sides.find((part) => part.side === burst.firstSide) ?? burst.sides[0]!
   return { burst: index, step: burst.step, side: side.side, rung: side.rung }
 }
 
 /** The aim of any step chosen by hand, at the rung its worse side opens at. */
-export const aimOfStep = (line: Line, step: string): Aim | null => {
-  const index = line.plan.bursts.findIndex((burst) => burst.step === step)
-  if (index >= 0) return aimOfBurst(line, index)
+export const aimOfStep = (line: Line, bursts: Bursts, step: string): Aim | null => {
+  const index = bursts.findIndex((burst) => burst.step === step)
+  if (index >= 0) return aimOfBurst(bursts, index)
   const [track] = line.tracks.filter((t) => t.step === step).sort((a, b) => a.view.chance - b.view.chance)
   return track ? { burst: null, step, side: track.side, rung: track.view.openAt } : null
 }
@@ -84,6 +93,8 @@ export interface PenActions {
   grade(grade: Grade): void
   byChance(): void
   fault(words: string): void
+  sign(words: string): void
+  stand(at: Stand): void
   undo(): void
   switchSide(): void
   moveRung(by: number): void
@@ -109,24 +120,41 @@ export const usePenView = (program: Program | undefined, settings: Settings): Pe
   }, [pen, program, settings.pressLagSeconds])
 }
 
+/** What is run in the pen: the checks of a gate where one is asked for, and otherwise the day's plan. */
+const runOf = (line: Line, program: Program, gateKey: string | null): Run => {
+  const gate = line.gates.find(({ gate }) => gate === gateKey)
+  return gate
+    ? { gate: gate.gate, bursts: gateChecks(program, gate as GateVerdict) }
+    : { gate: null, bursts: line.plan.bursts }
+}
+
 /** Opens the pen of a horse and remembers every change of it on this device. */
-export const useOpenPen = (line: Line | undefined, wanted: string | null): void => {
+export const useOpenPen = (
+  line: Line | undefined,
+  program: Program | undefined,
+  wanted: { readonly step: string | null; readonly gate: string | null },
+): void => {
   const dispatch = useAppDispatch()
   const pen = useAppSelector((state) => state.pen)
   const horseId = line?.horse.id
-  const isOpen = pen?.horseId === horseId && pen?.day === line?.day
+  const { step, gate } = wanted
+  const isOpen = pen?.horseId === horseId && pen?.day === line?.day && pen?.gate === gate
   useEffect(() => {
-    if (!line || isOpen) return
+    if (!line || !program || isOpen) return
+    const run = runOf(line, program, gate)
     const [first] = line.tracks
     const aim =
-      (wanted ? aimOfStep(line, wanted) : null) ?? aimOfBurst(line, 0) ?? aimOfStep(line, first!.step)!
-    void dispatch(openPen(line.horse.id, line.day, aim)).then(() => {
-      if (wanted) dispatch(aimed({ aim, now: Date.now() }))
+      (step ? aimOfStep(line, run.bursts, step) : null) ??
+      aimOfBurst(run.bursts, 0) ??
+      aimOfStep(line, run.bursts, first!.step)!
+    void dispatch(openPen(line.horse.id, line.day, aim, run)).then(() => {
+      if (step) dispatch(aimed({ aim, now: Date.now() }))
     })
-  }, [dispatch, line, isOpen, wanted])
+  }, [dispatch, line, program, isOpen, step, gate])
   useEffect(() => {
     if (pen) void rememberPen(pen)
   }, [pen])
+  useEffect(() => () => void dispatch(penLeft()), [dispatch])
 }
 
 const useAnswering = (view: PenView | null, program: Program | undefined, personId: string) => {
@@ -145,6 +173,8 @@ const useAnswering = (view: PenView | null, program: Program | undefined, person
         recalled: false,
         seconds,
         fault: null,
+        sign: null,
+        ...view.pen.stand,
       }
       void dispatch(keepAnswer(personId, answer, true))
     },
@@ -178,6 +208,7 @@ export const usePenActions = (
   const answer = useAnswering(view, program, personId)
   return useMemo<PenActions>(() => {
     const aim = view?.pen.aim
+    const bursts = view?.pen.bursts ?? []
     const running = view?.pen.running
     const take = (change: Partial<Aim>): void => {
       if (aim) dispatch(aimed({ aim: { ...aim, ...change }, now: Date.now() }))
@@ -222,6 +253,8 @@ export const usePenActions = (
       grade: (grade) => void dispatch(correctGrade(personId, grade)),
       byChance: () => void dispatch(toggleByChance(personId)),
       fault: (words) => void dispatch(setFault(personId, words)),
+      sign: (words) => void dispatch(setSign(personId, words)),
+      stand: (at) => dispatch(stoodAt(at)),
       undo: () => {
         if (running) dispatch(dropped())
         else void dispatch(undoLast(personId))
@@ -229,16 +262,15 @@ export const usePenActions = (
       switchSide: () => {
         if (!aim) return
         const side = otherSide(aim.side)
-        const part =
-          aim.burst === null ? undefined : line?.plan.bursts[aim.burst]?.sides.find((s) => s.side === side)
+        const part = aim.burst === null ? undefined : bursts[aim.burst]?.sides.find((s) => s.side === side)
         take({ side, rung: part?.rung ?? aim.rung })
       },
       moveRung: (by) => {
         if (!aim || !view) return
         take({ rung: Math.min(view.step.rungs.length, Math.max(1, aim.rung + by)) })
       },
-      goToBurst: (index) => line && jump(aimOfBurst(line, index)),
-      goToStep: (step) => line && jump(aimOfStep(line, step)),
+      goToBurst: (index) => jump(aimOfBurst(bursts, index)),
+      goToStep: (step) => line && jump(aimOfStep(line, bursts, step)),
     }
   }, [answer, dispatch, line, personId, program, settings, view])
 }

@@ -149,6 +149,7 @@ describe('the gates', () => {
       ['first-canter', 'ride-canter@1'],
       ['ride-out', 'ride-out@2'],
       ['first-fence', 'ride-small-fence@1'],
+      ['hand-over', 'ride-small-fence'],
     ])
   })
 

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest'
+import { FEET_FIRST } from '../program'
+import type { DueAsk } from '../readiness'
+import { gateChecks } from './gate-checks'
+
+const due = (change: Partial<DueAsk>): DueAsk => ({
+  step: 'bend',
+  name: 'Bend',
+  side: 'left',
+  rung: 4,
+  asks: 1,
+  places: [],
+  reason: 'Rusty: only time has worn it',
+  ...change,
+})
+
+describe('the checks of a gate', () => {
+  const bursts = gateChecks(FEET_FIRST, {
+    due: [
+      due({ side: 'right', asks: 3 }),
+      due({ step: 'flag', name: 'Flag', side: 'left', rung: 4, places: [4, 5] }),
+      due({ side: 'left' }),
+    ],
+  })
+
+  it('come step by step, in the order of the path, both sides of a step together', () => {
+    expect(bursts.map(({ step, purpose }) => [step, purpose])).toEqual([
+      ['flag', 'check'],
+      ['bend', 'check'],
+    ])
+    expect(bursts[1]!.sides).toEqual([
+      { side: 'right', rung: 4, asks: 3 },
+      { side: 'left', rung: 4, asks: 1 },
+    ])
+    expect(bursts[1]!.firstSide).toBe('right')
+  })
+
+  it('ask once from each place that is missing, and say so', () => {
+    expect(bursts[0]!.sides[0]!.asks).toBe(2)
+    expect(bursts[0]!.reasons).toEqual([
+      'Left: Rusty: only time has worn it, from behind the shoulder, behind the tail',
+    ])
+  })
+
+  it('are none where nothing is due', () => expect(gateChecks(FEET_FIRST, { due: [] })).toEqual([]))
+})

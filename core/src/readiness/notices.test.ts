@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest'
+import { noticesOf } from './notices'
+import { NO_FACTS, type Check } from './stops'
+
+const ON = '2026-05-14'
+const check = (kind: Check['kind'], on: string, change: Partial<Check> = {}): Check => ({
+  kind,
+  on,
+  until: null,
+  passed: true,
+  ...change,
+})
+const words = (...checks: Check[]): string[] =>
+  noticesOf({ ...NO_FACTS, checks }, ON).map((notice) => `${notice.tone}: ${notice.words}`)
+
+describe('what is due', () => {
+  it('is hooves six weeks after the last time (common practice, no source)', () => {
+    expect(words(check('feet', '2026-04-15'))).toEqual([])
+    expect(words(check('feet', '2026-04-08'))).toEqual(['soon: The hooves are due in 6 days.'])
+    expect(words(check('feet', '2026-04-02'))).toEqual(['due: The hooves are due today.'])
+    expect(words(check('feet', '2026-03-30'))).toEqual(['due: The hooves are due since 3 days.'])
+  })
+
+  it('goes by the date that was set, and by the newest look', () => {
+    expect(words(check('worming', '2026-01-01', { until: '2026-05-01' }))).toEqual([
+      'due: Worming is due since 13 days.',
+    ])
+    expect(
+      words(check('worming', '2026-01-01', { until: '2026-05-01' }), check('worming', '2026-05-02')),
+    ).toEqual([])
+  })
+
+  it('is a saddle 60 days after it was checked', () => {
+    expect(words(check('saddle', '2026-03-15'))).toEqual(['due: The saddle is to be checked today.'])
+  })
+
+  it('names who must come where something was not right', () => {
+    expect(words(check('mouth', '2026-05-10', { passed: false }))).toEqual([
+      'due: Not right on 2026-05-10 (mouth): the vet first.',
+    ])
+  })
+})
+
+describe('what stops', () => {
+  it('is the vet’s hold, to its day', () => {
+    const hold = check('veterinary-hold', '2026-05-10', { until: '2026-05-14', passed: false })
+    expect(words(hold)).toEqual(['stop: The vet holds this horse to 2026-05-14.'])
+    expect(words({ ...hold, until: '2026-05-13' })).toEqual([])
+  })
+
+  it('is a serious incident for three days; a lesser one is only told', () => {
+    const told = (on: string, serious: boolean): string[] =>
+      noticesOf({ ...NO_FACTS, incidents: [{ kind: 'buck', on, step: null, serious }] }, ON).map(
+        ({ tone, words }) => `${tone}: ${words}`,
+      )
+    expect(told('2026-05-12', true)).toEqual([
+      'stop: A buck on 2026-05-12: the gates above it are shut to 2026-05-15.',
+    ])
+    expect(told('2026-05-13', false)).toEqual(['due: A buck on 2026-05-13.'])
+    expect(told('2026-05-11', true)).toEqual([])
+  })
+})

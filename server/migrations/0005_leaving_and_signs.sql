@@ -1,0 +1,22 @@
+-- Up Migration
+-- The steps a yard ticks for a horse that is to leave.
+alter table horse add column hand_over text[] not null default '{}';
+
+-- What was seen of the horse with an answer, in a word: of ease, of worry, of danger.
+alter table answer add column sign text;
+
+-- Somebody named in records that were brought in has no sign-in here.
+alter table person alter column email drop not null;
+
+-- A program nobody works by may make room for one that is brought in.
+grant delete on program to still_pine_app;
+
+-- What was written in the pen in two taps is told in full that night: where, which side, before and after.
+grant update (side, place, before, after) on incident to still_pine_app;
+
+-- Down Migration
+revoke update (side, place, before, after) on incident from still_pine_app;
+revoke delete on program from still_pine_app;
+alter table person alter column email set not null;
+alter table answer drop column sign;
+alter table horse drop column hand_over;

@@ -1,0 +1,46 @@
+import type { Line } from '@still-pine/contract'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { usePutConfirmationsMutation, wordsFor } from '../../app/api'
+
+export const CONFIRM = {
+  helper: 'A second person is here',
+  helmet: 'Helmet on',
+  'safe-rail': 'Safe rail and quick release',
+  company: 'A quiet horse comes along',
+  'rider-share': 'Rider and saddle weigh at most 15 % of the horse',
+} as const
+
+export type Confirmable = keyof typeof CONFIRM
+
+/** What is seen at the pen on the day itself. */
+export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: readonly Confirmable[] }) => {
+  const [confirm] = usePutConfirmationsMutation()
+  // What was just ticked stands at once; the server's word replaces it when it comes.
+  const [ticked, setTicked] = useState<readonly Confirmable[] | null>(null)
+  const standing = ticked ?? line.confirmed
+  const toggle = async (rule: Confirmable): Promise<void> => {
+    const next = standing.includes(rule) ? standing.filter((one) => one !== rule) : [...standing, rule]
+    setTicked(next)
+    const done = await confirm({ horseId: line.horse.id, day: line.day, body: { confirmed: next } })
+    if (!done.error) return
+    setTicked(null)
+    toast.error(wordsFor(done.error))
+  }
+  return (
+    <section>
+      <h2 className="mb-2 text-lg">Confirmed at the pen, today only</h2>
+      {confirmable.map((rule) => (
+        <label key={rule} className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-6"
+            checked={standing.includes(rule)}
+            onChange={() => void toggle(rule)}
+          />
+          {CONFIRM[rule]}
+        </label>
+      ))}
+    </section>
+  )
+}

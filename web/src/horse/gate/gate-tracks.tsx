@@ -1,0 +1,45 @@
+import type { Line } from '@still-pine/contract'
+import { rungName, stepOf, type Program } from '@still-pine/core/program'
+import { Link } from 'react-router'
+import { percent, sideAfter, STATE_WORDS } from '../../ui/words'
+
+type Gate = Line['gates'][number]
+
+/** Every track a gate looks at: what it must be, and what it is. */
+export const GateTracks = ({ gate, program, horseId }: { gate: Gate; program: Program; horseId: string }) => (
+  <table className="w-full border-collapse">
+    <caption className="mb-2 text-left font-name text-lg font-bold">What it looks at</caption>
+    <thead className="text-left text-quiet">
+      <tr>
+        <th scope="col">Step</th>
+        <th scope="col">Must be</th>
+        <th scope="col">Is</th>
+        <th scope="col">Chance</th>
+      </tr>
+    </thead>
+    <tbody>
+      {gate.tracks.map((track) => {
+        const step = stepOf(program, track.step)!
+        return (
+          <tr key={`${track.step}${track.side}`} className="border-t border-line align-top">
+            <th scope="row" className="py-2 pr-3 text-left font-normal">
+              <Link className="underline" to={`/horses/${horseId}/steps/${track.step}`}>
+                {track.name}
+                {sideAfter(track.side)}
+              </Link>
+              <span className="block text-quiet">{rungName(step, track.rung)}</span>
+              {track.missing && <span className="block text-worn">{track.missing}</span>}
+            </th>
+            <td className="py-2">{track.must === 'solid' ? 'Solid' : 'met'}</td>
+            <td className="py-2 font-bold">
+              {track.must === 'solid' ? STATE_WORDS[track.state] : track.holds ? 'met' : 'not met'}
+            </td>
+            <td className="py-2">
+              {percent(track.chance)}, not tight {percent(track.calmChance)}
+            </td>
+          </tr>
+        )
+      })}
+    </tbody>
+  </table>
+)

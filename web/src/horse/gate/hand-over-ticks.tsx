@@ -1,0 +1,57 @@
+import type { Line } from '@still-pine/contract'
+import { STAGES, type Program } from '@still-pine/core/program'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { usePutHandOverMutation, wordsFor } from '../../app/api'
+
+/** The steps this horse is to leave with, ticked by the yard. */
+export const HandOverTicks = ({ line, program }: { line: Line; program: Program }) => {
+  const { id, handOver, version } = line.horse
+  const [put, { isLoading }] = usePutHandOverMutation()
+  // What was just ticked stands at once; the server's word replaces it when it comes.
+  const [ticked, setTicked] = useState<readonly string[] | null>(null)
+  const standing = isLoading && ticked ? ticked : handOver
+  const toggle = async (step: string): Promise<void> => {
+    const steps = standing.includes(step) ? standing.filter((one) => one !== step) : [...standing, step]
+    setTicked(steps)
+    const done = await put({ horseId: id, body: { steps, version } })
+    if (done.error) toast.error(wordsFor(done.error))
+  }
+  const isBegun = (stage: number): boolean =>
+    program.steps.some(
+      ({ key, stage: own }) =>
+        own === stage &&
+        (standing.includes(key) || line.tracks.some((track) => track.step === key && track.view.answers > 0)),
+    )
+  return (
+    <section className="no-print">
+      <h2 className="text-lg">What it leaves with</h2>
+      <p className="mb-2 text-quiet">
+        Tick what was promised. Each must be Solid on every side, and asked in the last 21 days.
+      </p>
+      {STAGES.map((name, i) => (
+        <details key={name} open={isBegun(i + 1)} className="border-t border-line py-1">
+          <summary className="min-h-11 font-bold">
+            {i + 1} {name}
+          </summary>
+          <div className="grid gap-x-4 desk:grid-cols-2">
+            {program.steps
+              .filter(({ stage }) => stage === i + 1)
+              .map(({ key, name: step }) => (
+                <label key={key} className="flex min-h-11 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    className="size-6"
+                    disabled={isLoading}
+                    checked={standing.includes(key)}
+                    onChange={() => void toggle(key)}
+                  />
+                  {step}
+                </label>
+              ))}
+          </div>
+        </details>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,50 @@
+import type { Line } from '@still-pine/contract'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { usePutOverruleMutation, wordsFor } from '../../app/api'
+import { Button } from '../../ui/button'
+import { Field, INPUT } from '../../ui/field'
+import { VERDICTS } from '../../ui/words'
+
+type Gate = Line['gates'][number]
+
+/** Going on against the record, with a reason that stays beside how it went. */
+export const OverruleForm = ({ gate, horseId }: { gate: Gate; horseId: string }) => {
+  const [reason, setReason] = useState('')
+  const [putOverrule, { error, isLoading }] = usePutOverruleMutation()
+  const send = async (): Promise<void> => {
+    const done = await putOverrule({ horseId, id: uuid(), body: { gate: gate.gate, reason } })
+    if (!done.error) setReason('')
+  }
+  return (
+    <details className="no-print">
+      <summary className="min-h-11 font-bold">Go on all the same, with a reason</summary>
+      <form
+        className="mt-2 flex max-w-xl flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void send()
+        }}
+      >
+        <Field
+          label="Why"
+          hint="It is kept with your name and the time, beside how it went."
+          error={error ? wordsFor(error) : undefined}
+        >
+          {(props) => (
+            <textarea
+              className={INPUT}
+              rows={3}
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+              {...props}
+            />
+          )}
+        </Field>
+        <Button type="submit" className="self-start" disabled={isLoading || reason.trim().length < 10}>
+          Overrule {VERDICTS[gate.verdict]}
+        </Button>
+      </form>
+    </details>
+  )
+}
