@@ -13,8 +13,11 @@ grant delete on program to still_pine_app;
 
 -- What was written in the pen in two taps is told in full that night: where, which side, before and after.
 grant update (side, place, before, after) on incident to still_pine_app;
+-- A hold is lifted by giving it its last day.
+grant update (until_day, note) on care_check to still_pine_app;
 
 -- Down Migration
+revoke update (until_day, note) on care_check from still_pine_app;
 revoke update (side, place, before, after) on incident from still_pine_app;
 revoke delete on program from still_pine_app;
 alter table person alter column email set not null;

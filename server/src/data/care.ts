@@ -19,12 +19,13 @@ export const checksOf = (client: Client, horseId: string) =>
         from care_check where horse_id = ${horseId} order by on_day, id`,
   )
 
-export const insertCheck = (client: Client, { yardId, horseId, personId }: Owner, id: string, c: NewCheck) =>
+/** Records a check; sent again it takes a new last day and note: so a hold is lifted. */
+export const saveCheck = (client: Client, { yardId, horseId, personId }: Owner, id: string, c: NewCheck) =>
   run(
     client,
     sql`insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, note)
         values (${id}, ${yardId}, ${horseId}, ${personId}, ${c.kind}, ${c.on}, ${c.until}, ${c.passed}, ${c.note})
-        on conflict (id) do nothing`,
+        on conflict (id) do update set until_day = excluded.until_day, note = excluded.note`,
   )
 
 export const incidentsOf = (client: Client, horseId: string) =>

@@ -5,7 +5,7 @@ import type { Router } from 'express'
 import {
   checksOf,
   incidentsOf,
-  insertCheck,
+  saveCheck,
   saveIncident,
   insertOverrule,
   overrulesOn,
@@ -32,7 +32,7 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.putCheck, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     if (body.on > todayIn(yard)) throw inTheFuture('on')
-    await insertCheck(yard.client, { ...yard, horseId: horse.id }, params.checkId, body)
+    await saveCheck(yard.client, { ...yard, horseId: horse.id }, params.checkId, body)
     const kept = (await checksOf(yard.client, horse.id)).find(({ id }) => id === params.checkId)
     if (!kept) throw notFound('This check')
     return kept

@@ -2,6 +2,7 @@ import type { Line, TodayRow } from '@still-pine/contract'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
 import { useTodayQuery } from '../app/api'
+import { NoticeList } from '../horse/notice-list'
 import { useHorse } from '../horse/use-horse'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
@@ -87,6 +88,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => (
       </div>
     </div>
     <p className="text-xl">{line.plan.reason}</p>
+    <NoticeList notices={line.notices.filter(({ about }) => about !== 'veterinary-hold')} />
     {!line.plan.rests && (
       <div className="grid gap-x-8 gap-y-3 desk:grid-cols-[1fr_17rem]">
         <ol>

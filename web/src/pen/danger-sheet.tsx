@@ -3,20 +3,12 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
 import { usePutIncidentMutation, wordsFor } from '../app/api'
+import { INCIDENT_WORDS } from '../horse/care/incident-words'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
 import type { PenView } from './use-pen'
 
-const KINDS = [
-  ['kick', 'Kick'],
-  ['strike', 'Strike'],
-  ['rear', 'Rear'],
-  ['bite', 'Bite'],
-  ['bolt', 'Bolt'],
-  ['buck', 'Buck'],
-  ['pull-back', 'Pull-back'],
-  ['fall', 'Fall'],
-] as const
+const KINDS = Object.entries(INCIDENT_WORDS) as [BodyOf<'putIncident'>['kind'], string][]
 
 interface Props {
   readonly open: boolean

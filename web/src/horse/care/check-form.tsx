@@ -1,13 +1,10 @@
 import type { BodyOf } from '@still-pine/contract'
 import { useState } from 'react'
+import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { useCareQuery, usePutCheckMutation, wordsFor } from '../app/api'
-import { Button } from '../ui/button'
-import { Field, INPUT, Notice } from '../ui/field'
-import { Loading } from '../ui/loading'
-import { longDay } from '../ui/words'
-import { HorseHeader } from './horse-header'
-import { useHorse } from './use-horse'
+import { usePutCheckMutation, wordsFor } from '../../app/api'
+import { Button } from '../../ui/button'
+import { Field, INPUT, Notice } from '../../ui/field'
 
 const KINDS = [
   ['mouth', 'Mouth looked at'],
@@ -17,9 +14,10 @@ const KINDS = [
   ['worming', 'Wormed'],
 ] as const
 
-const kindWord = (kind: string): string => KINDS.find(([key]) => key === kind)?.[1] ?? kind
+export const kindWord = (kind: string): string => KINDS.find(([key]) => key === kind)?.[1] ?? kind
 
-const CheckForm = ({ horseId, today }: { horseId: string; today: string }) => {
+/** Records a look that somebody took, or a hold that a vet put on. */
+export const CheckForm = ({ horseId, today }: { horseId: string; today: string }) => {
   const [form, setForm] = useState<BodyOf<'putCheck'>>({
     kind: 'mouth',
     on: today,
@@ -30,12 +28,22 @@ const CheckForm = ({ horseId, today }: { horseId: string; today: string }) => {
   const [putCheck, { error, isLoading }] = usePutCheckMutation()
   const change = (patch: Partial<BodyOf<'putCheck'>>): void => setForm({ ...form, ...patch })
   const isHold = form.kind === 'veterinary-hold'
+  const record = async (): Promise<void> => {
+    const done = await putCheck({
+      horseId,
+      id: uuid(),
+      body: { ...form, passed: isHold ? false : form.passed },
+    })
+    if (done.error) return
+    toast(`Recorded: ${kindWord(form.kind).toLowerCase()}.`)
+    setForm({ ...form, note: '', until: null, passed: true })
+  }
   return (
     <form
       className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-ink bg-panel p-4"
       onSubmit={(event) => {
         event.preventDefault()
-        void putCheck({ horseId, id: uuid(), body: { ...form, passed: isHold ? false : form.passed } })
+        void record()
       }}
     >
       <h2 className="text-lg">Record a check</h2>
@@ -109,48 +117,3 @@ const CheckForm = ({ horseId, today }: { horseId: string; today: string }) => {
     </form>
   )
 }
-
-/** Checks, holds and incidents: what the gates’ stops read. */
-const CarePage = () => {
-  const { horseId, line, program, error, retry } = useHorse()
-  const { data } = useCareQuery(horseId)
-  if (!line || !program) return <Loading error={error} retry={retry} />
-  const stepName = (key: string | null): string => program.steps.find((step) => step.key === key)?.name ?? ''
-  return (
-    <main className="flex flex-col gap-5 px-4 py-2 desk:px-5">
-      <HorseHeader horse={line.horse} today={line.day} />
-      <div className="grid gap-6 desk:grid-cols-2">
-        <section>
-          <h2 className="mb-2 text-2xl">Checks</h2>
-          {data?.checks.length === 0 && (
-            <p>Nothing recorded. Gates before the first bit and the first saddle ask for a look.</p>
-          )}
-          <ul>
-            {data?.checks.map((check) => (
-              <li key={check.id} className="border-t border-line py-2">
-                <b>{kindWord(check.kind)}</b>, {longDay(check.on)}
-                {check.until && `, to ${longDay(check.until)}`}
-                {check.kind !== 'veterinary-hold' && (check.passed ? ': all well' : ': not right')}
-                {check.note && `. ${check.note}`}
-              </li>
-            ))}
-          </ul>
-          <h2 className="mt-6 mb-2 text-2xl">Incidents</h2>
-          {data?.incidents.length === 0 && <p>None. In the pen, Danger records one.</p>}
-          <ul>
-            {data?.incidents.map((incident) => (
-              <li key={incident.id} className="border-t border-line py-2">
-                <b>{incident.kind}</b>, {longDay(incident.on)}
-                {incident.serious && ', a person was up or the horse fell'}. {stepName(incident.step)}.{' '}
-                {incident.before}
-              </li>
-            ))}
-          </ul>
-        </section>
-        <CheckForm horseId={horseId} today={line.day} />
-      </div>
-    </main>
-  )
-}
-
-export default CarePage

@@ -1,0 +1,166 @@
+import type { BodyOf, Incident } from '@still-pine/contract'
+import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { v7 as uuid } from 'uuid'
+import { usePutIncidentMutation, wordsFor } from '../../app/api'
+import { Button } from '../../ui/button'
+import { Field, INPUT, Notice } from '../../ui/field'
+import { INCIDENT_WORDS } from './incident-words'
+
+type Form = BodyOf<'putIncident'>
+
+interface Props {
+  readonly horseId: string
+  readonly today: string
+  readonly program: Program
+  /** The one to tell more of; what it was and when stays. */
+  readonly told: Incident | null
+  readonly onDone: () => void
+}
+
+const blank = (today: string): Form => ({
+  kind: 'kick',
+  on: today,
+  step: null,
+  side: null,
+  serious: false,
+  where: '',
+  before: '',
+  after: '',
+})
+
+const formOf = ({ id: _id, ...form }: Incident): Form => form
+
+/** Tells an incident: what, where, on which side, in which step, what was before and what came after. */
+export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) => {
+  const [form, setForm] = useState<Form>(told ? formOf(told) : blank(today))
+  const [put, { error, isLoading }] = usePutIncidentMutation()
+  const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
+  const step = form.step ? stepOf(program, form.step) : undefined
+  const sides = step ? sidesOf(step).filter((side) => side !== 'none') : (['left', 'right'] as const)
+  const keep = async (): Promise<void> => {
+    const done = await put({ horseId, id: told?.id ?? uuid(), body: form })
+    if (done.error) return
+    toast(`Kept: ${INCIDENT_WORDS[form.kind].toLowerCase()}.`)
+    onDone()
+  }
+  const words = (label: string, key: 'where' | 'before' | 'after', hint: string) => (
+    <Field label={label} hint={hint}>
+      {(props) => (
+        <textarea
+          className={INPUT}
+          rows={2}
+          value={form[key]}
+          onChange={(event) => change({ [key]: event.target.value })}
+          {...props}
+        />
+      )}
+    </Field>
+  )
+  return (
+    <form
+      className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-stop bg-panel p-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void keep()
+      }}
+    >
+      <h2 className="text-lg">
+        {told ? `More on the ${INCIDENT_WORDS[told.kind].toLowerCase()}` : 'Record an incident'}
+      </h2>
+      {!told && (
+        <>
+          <div className="grid gap-3 desk:grid-cols-2">
+            <Field label="What happened">
+              {(props) => (
+                <select
+                  className={INPUT}
+                  value={form.kind}
+                  onChange={(event) => change({ kind: event.target.value as Form['kind'] })}
+                  {...props}
+                >
+                  {Object.entries(INCIDENT_WORDS).map(([kind, word]) => (
+                    <option key={kind} value={kind}>
+                      {word}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <Field label="On">
+              {(props) => (
+                <input
+                  type="date"
+                  max={today}
+                  required
+                  className={INPUT}
+                  value={form.on}
+                  onChange={(event) => change({ on: event.target.value })}
+                  {...props}
+                />
+              )}
+            </Field>
+          </div>
+          <Field label="In which step" hint="Its first asks must pass again before the gates above it open.">
+            {(props) => (
+              <select
+                className={INPUT}
+                value={form.step ?? ''}
+                onChange={(event) => change({ step: event.target.value || null, side: null })}
+                {...props}
+              >
+                <option value="">outside the work</option>
+                {program.steps.map(({ key, name }) => (
+                  <option key={key} value={key}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+          <label className="flex min-h-11 items-center gap-3 font-bold">
+            <input
+              type="checkbox"
+              className="size-6"
+              checked={form.serious}
+              onChange={(event) => change({ serious: event.target.checked })}
+            />
+            A person was up, or the horse fell
+          </label>
+        </>
+      )}
+      {sides.length > 0 && (
+        <Field label="Side of the horse">
+          {(props) => (
+            <select
+              className={INPUT}
+              value={form.side ?? ''}
+              onChange={(event) => change({ side: (event.target.value || null) as Form['side'] })}
+              {...props}
+            >
+              <option value="">neither</option>
+              {sides.map((side) => (
+                <option key={side} value={side}>
+                  {side}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      )}
+      {words('Where', 'where', 'Which pen, which corner, what stood there.')}
+      {words('Before it', 'before', 'What was being asked, what was seen first.')}
+      {words('After it', 'after', 'What was done, how the horse came out of it.')}
+      <div className="flex gap-3">
+        <Button type="submit" disabled={isLoading}>
+          Keep it
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </div>
+      {error && <Notice tone="stop">{wordsFor(error)}</Notice>}
+    </form>
+  )
+}
