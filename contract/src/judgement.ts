@@ -95,7 +95,14 @@ const BurstSchema = z.object({
   step: z.string(),
   name: z.string(),
   purpose: z.enum(['check', 'mend', 'work', 'begin']),
-  sides: z.array(z.object({ side: SideSchema, rung: z.number().int(), asks: z.number().int() })),
+  sides: z.array(
+    z.object({
+      side: SideSchema,
+      rung: z.number().int(),
+      asks: z.number().int(),
+      places: z.array(PlaceSchema),
+    }),
+  ),
   firstSide: SideSchema,
   minutes: z.number(),
   again: z.boolean(),

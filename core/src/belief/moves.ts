@@ -2,10 +2,17 @@ import type { Kind } from '../answer'
 import { CELL, GRID, POINTS, type Density } from './grid'
 import type { Model, Normal } from './model'
 
-/** Where each grid point's mass goes: for source `i`, `weights[i]` laid on the points from `starts[i]` on. */
+/** Where one grid point's mass goes: `weights` laid on the points from `start` on. */
+interface Row {
+  readonly start: number
+  readonly weights: Float64Array
+}
+
+/** Where each grid point's mass goes. A row is worked out when some mass first leaves its point: most never have any. */
 interface Move {
-  readonly starts: Int32Array
-  readonly weights: readonly Float64Array[]
+  readonly meanAt: (x: number) => number
+  readonly sigma: number
+  readonly rows: (Row | undefined)[]
 }
 
 const REACH = 6
@@ -34,32 +41,31 @@ const fillRow = (row: Float64Array, first: number, mean: number, sigma: number):
   }
 }
 
-const makeMove = (meanAt: (x: number) => number, sd: number): Move => {
-  const sigma = Math.max(sd, CELL / 2)
-  const starts = new Int32Array(GRID.size)
-  const weights = Array.from(POINTS, (x, i) => {
-    const mean = meanAt(x)
-    const first = Math.max(0, Math.ceil((mean - REACH * sigma - GRID.lo) / CELL))
-    const last = Math.min(GRID.size - 1, Math.floor((mean + REACH * sigma - GRID.lo) / CELL))
-    const row = new Float64Array(last - first + 1)
-    starts[i] = first
-    fillRow(row, first, mean, sigma)
-    let sum = 0
-    for (const weight of row) sum += weight
-    for (let j = 0; j < row.length; j++) row[j]! /= sum
-    return row
-  })
-  return { starts, weights }
+const makeMove = (meanAt: (x: number) => number, sd: number): Move => ({
+  meanAt,
+  sigma: Math.max(sd, CELL / 2),
+  rows: new Array<Row | undefined>(GRID.size).fill(undefined),
+})
+
+const makeRow = ({ meanAt, sigma }: Move, i: number): Row => {
+  const mean = meanAt(POINTS[i]!)
+  const start = Math.max(0, Math.ceil((mean - REACH * sigma - GRID.lo) / CELL))
+  const last = Math.min(GRID.size - 1, Math.floor((mean + REACH * sigma - GRID.lo) / CELL))
+  const weights = new Float64Array(last - start + 1)
+  fillRow(weights, start, mean, sigma)
+  let sum = 0
+  for (let j = 0; j < weights.length; j++) sum += weights[j]!
+  for (let j = 0; j < weights.length; j++) weights[j]! /= sum
+  return { start, weights }
 }
 
-const applyMove = (density: Density, { starts, weights }: Move): Density => {
+const applyMove = (density: Density, move: Move): Density => {
   const moved = new Float64Array(GRID.size)
   for (let i = 0; i < GRID.size; i++) {
     const mass = density[i]!
     if (mass < NEGLIGIBLE) continue
-    const row = weights[i]!
-    const start = starts[i]!
-    for (let j = 0; j < row.length; j++) moved[start + j]! += mass * row[j]!
+    const { start, weights } = (move.rows[i] ??= makeRow(move, i))
+    for (let j = 0; j < weights.length; j++) moved[start + j]! += mass * weights[j]!
   }
   return moved
 }

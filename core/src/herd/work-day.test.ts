@@ -11,8 +11,8 @@ const burst = (change: Partial<Burst>): Burst => ({
   name: 'Go off loose',
   purpose: 'work',
   sides: [
-    { side: 'right', rung: 2, asks: 4 },
-    { side: 'left', rung: 2, asks: 2 },
+    { side: 'right', rung: 2, asks: 4, places: [] },
+    { side: 'left', rung: 2, asks: 2, places: [] },
   ],
   firstSide: 'right',
   minutes: 2,
@@ -57,19 +57,23 @@ describe('a made-up day’s work', () => {
 
   it('is left on three light and loose in a row', () => {
     expect(
-      run({ ability: 9, calm: 9 }, burst({ sides: [{ side: 'right', rung: 1, asks: 9 }] })),
+      run({ ability: 9, calm: 9 }, burst({ sides: [{ side: 'right', rung: 1, asks: 9, places: [] }] })),
     ).toHaveLength(3)
   })
 
   it('makes it a rung smaller after two hard answers, never below the first', () => {
-    const rungs = run({ ability: -9 }, burst({ sides: [{ side: 'left', rung: 3, asks: 6 }] })).map(
-      ({ rung }) => rung,
-    )
+    const rungs = run(
+      { ability: -9 },
+      burst({ sides: [{ side: 'left', rung: 3, asks: 6, places: [] }] }),
+    ).map(({ rung }) => rung)
     expect(rungs).toEqual([3, 3, 2, 1, 1, 1])
   })
 
   it('makes it a rung bigger after one on the thought, never above the required one', () => {
-    const answers = run({ ability: 9, calm: -9 }, burst({ sides: [{ side: 'left', rung: 3, asks: 4 }] }))
+    const answers = run(
+      { ability: 9, calm: -9 },
+      burst({ sides: [{ side: 'left', rung: 3, asks: 4, places: [] }] }),
+    )
     expect(Math.max(...answers.map(({ rung }) => rung))).toBeLessThanOrEqual(4)
   })
 

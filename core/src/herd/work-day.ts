@@ -1,6 +1,7 @@
-import { addDays, type Calm, type Day, type Grade, type Side } from '../answer'
+import { addDays, PLACES, type Calm, type Day, type Grade, type Place, type Side } from '../answer'
 import type { Burst, SessionPlan } from '../plan'
-import { stepOf } from '../program'
+import { stepOf, type Step } from '../program'
+import { trackKey } from '../readiness'
 import { askSimulated, type Draw, type SimulatedHorse } from './simulated'
 
 /** One made-up answer, with when it was given. */
@@ -11,6 +12,8 @@ export interface LoggedAnswer {
   readonly grade: Grade
   readonly calm: Calm
   readonly seconds: number
+  readonly place: Place | null
+  readonly moving: boolean
   /** Minutes after the session began. */
   readonly minute: number
 }
@@ -20,6 +23,20 @@ const isEnough = (answers: readonly LoggedAnswer[]): boolean =>
   answers.length >= 3 && answers.slice(-3).every(({ grade, calm }) => grade <= 1 && calm === 0)
 
 const MINUTES_BETWEEN_ASKS = 0.4
+
+/** A made-up handler goes all round a horse: first where it is missing, then from place to place, and walks it. */
+const standFor = (
+  step: Step,
+  missing: readonly Place[],
+  ask: number,
+  daysWorked: number,
+): Pick<LoggedAnswer, 'place' | 'moving'> =>
+  step.allRound
+    ? {
+        place: missing[ask] ?? PLACES[(2 * daysWorked + ask) % PLACES.length]!,
+        moving: daysWorked > 0 && ask % 2 === 1,
+      }
+    : { place: null, moving: false }
 
 /** Runs one side of a burst: a rung smaller after two hard answers, left when three go well. */
 const runSide = (
@@ -32,9 +49,10 @@ const runSide = (
 ): { horse: SimulatedHorse; answers: readonly LoggedAnswer[] } => {
   const step = stepOf(horse.program, burst.step)!
   const answers: LoggedAnswer[] = []
+  const daysWorked = horse.tracks.get(trackKey(step.key, part.side))?.daysWorked ?? 0
   let now = horse
   let { rung } = part
-  for (let i = 0; i < part.asks && !isEnough(answers); i++) {
+  for (let i = 0; i < part.asks && !(isEnough(answers) && i >= part.places.length); i++) {
     const asked = askSimulated(now, { step, side: part.side, rung, day, opensBurst: i === 0 }, draw)
     now = asked.horse
     answers.push({
@@ -42,6 +60,7 @@ const runSide = (
       side: part.side,
       rung,
       ...asked.answer,
+      ...standFor(step, part.places, i, daysWorked),
       minute: startMinute + i * MINUTES_BETWEEN_ASKS,
     })
     const [before, last] = answers.slice(-2)

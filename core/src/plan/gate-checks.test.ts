@@ -17,7 +17,7 @@ const due = (change: Partial<DueAsk>): DueAsk => ({
 describe('the checks of a gate', () => {
   const bursts = gateChecks(FEET_FIRST, {
     due: [
-      due({ side: 'right', asks: 3 }),
+      due({ side: 'right', asks: 3, places: [] }),
       due({ step: 'flag', name: 'Flag', side: 'left', rung: 4, places: [4, 5] }),
       due({ side: 'left' }),
     ],
@@ -29,8 +29,8 @@ describe('the checks of a gate', () => {
       ['bend', 'check'],
     ])
     expect(bursts[1]!.sides).toEqual([
-      { side: 'right', rung: 4, asks: 3 },
-      { side: 'left', rung: 4, asks: 1 },
+      { side: 'right', rung: 4, asks: 3, places: [] },
+      { side: 'left', rung: 4, asks: 1, places: [] },
     ])
     expect(bursts[1]!.firstSide).toBe('right')
   })

@@ -23,7 +23,7 @@ export const gateChecks = (program: Program, { due }: Pick<GateVerdict, 'due'>):
         step: step.key,
         name: step.name,
         purpose: 'check',
-        sides: asks.map((one) => ({ side: one.side, rung: one.rung, asks: asksOf(one) })),
+        sides: asks.map((one) => ({ side: one.side, rung: one.rung, asks: asksOf(one), places: one.places })),
         firstSide: first.side,
         minutes: BURST_MINUTES,
         again: false,

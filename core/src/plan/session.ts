@@ -1,8 +1,10 @@
 import { count, daysBetween, monthsOld, type Day, type Side } from '../answer'
-import { cardFor, rungName, type Program, type Step } from '../program'
+import { cardFor, rungName, stepOf, type Gate, type Program, type Step } from '../program'
 import {
   ago,
+  gateVerdict,
   holdOn,
+  sideViews,
   stepState,
   upperFirst,
   WORK_CHANCE,
@@ -54,6 +56,7 @@ export interface SessionPlan {
 export const BURST_MINUTES = 2
 const CHANGE_MINUTES = 1
 const MOST_CHECKS = 2
+const MOST_GATE_CHECKS = 4
 const MOST_LEARNING = 4
 const MOST_NEW = 2
 
@@ -76,6 +79,8 @@ interface Candidate {
   readonly open: OpenStep
   readonly state: State
   readonly purpose: Purpose
+  /** The gate that wants this step asked, where one is near. */
+  readonly gate: string | null
 }
 
 const worst = (open: OpenStep): TrackView =>
@@ -98,12 +103,34 @@ const purposeFor = (open: OpenStep, state: State, on: Day): Purpose | null => {
 const isDoneBelowGate = ({ heldBy, tracks }: OpenStep): boolean =>
   heldBy !== null && tracks.every(({ view }) => view.holdsToRung >= heldBy.from - 1)
 
-const candidates = (open: readonly OpenStep[], on: Day): readonly Candidate[] =>
-  open.flatMap((step) => {
+interface NearGate {
+  readonly name: string
+  readonly steps: ReadonlySet<string>
+}
+
+const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
+  const step = stepOf(program, guards.kind === 'step' ? guards.step : guards.after)
+  return step === undefined || ['rusty', 'solid'].includes(stepState(sideViews(views, step)))
+}
+
+/** The first gate on the path that is still shut and only waits for cold asks, and the steps it wants asked. */
+const nearGate = (program: Program, views: Views, facts: Facts, on: Day): NearGate | null => {
+  for (const gate of program.gates) {
+    if (isBegun(program, views, gate)) continue
+    const { name, due, tracks } = gateVerdict(program, gate, views, facts, on)
+    const waits = tracks.length > 0 && tracks.every(({ holds, state }) => holds || state === 'rusty')
+    if (waits && due.length > 0) return { name, steps: new Set(due.map(({ step }) => step)) }
+  }
+  return null
+}
+
+const candidates = (open: readonly OpenStep[], near: NearGate | null, on: Day): readonly Candidate[] =>
+  open.flatMap((step): Candidate[] => {
     const state = stepState(step.tracks)
+    if (near?.steps.has(step.step.key)) return [{ open: step, state, purpose: 'check', gate: near.name }]
     const purpose = purposeFor(step, state, on)
     if (purpose === null || (purpose === 'work' && isDoneBelowGate(step))) return []
-    return [{ open: step, state, purpose }]
+    return [{ open: step, state, purpose, gate: null }]
   })
 
 const ofPurpose = (list: readonly Candidate[], purpose: Purpose, most: number): readonly Candidate[] =>
@@ -111,10 +138,14 @@ const ofPurpose = (list: readonly Candidate[], purpose: Purpose, most: number): 
 
 /** Checks first, for the first asks of the day tell the most; then what slipped, what is coming, and little that is new. */
 const chosen = (list: readonly Candidate[], on: Day): readonly Candidate[] => {
-  const checks = [...list]
+  const due = [...list]
     .filter(({ purpose }) => purpose === 'check')
     .sort((a, b) => daysSinceAsked(b.open, on) - daysSinceAsked(a.open, on))
-    .slice(0, MOST_CHECKS)
+  const forGate = due.filter(({ gate }) => gate !== null).slice(0, MOST_GATE_CHECKS)
+  const checks = [...forGate, ...due.filter(({ gate }) => gate === null)].slice(
+    0,
+    Math.max(MOST_CHECKS, forGate.length),
+  )
   const learning = [
     ...ofPurpose(list, 'mend', MOST_LEARNING),
     ...ofPurpose(list, 'work', MOST_LEARNING),
@@ -125,15 +156,17 @@ const chosen = (list: readonly Candidate[], on: Day): readonly Candidate[] => {
 
 const asksFor = ({ open, purpose }: Candidate): number => {
   const perSide = open.tracks.length
-  if (purpose === 'check') return perSide * Math.max(1, worst(open).asksNeeded ?? 1)
+  const missing = Math.max(...open.tracks.map(({ view }) => view.placesMissing.length))
+  if (purpose === 'check') return perSide * Math.max(1, worst(open).asksNeeded ?? 1, missing)
   return open.step.kind === 'hold' ? HOLD_ASKS * perSide : LEARNING_ASKS
 }
 
-const stateReason = ({ open, purpose, state }: Candidate, on: Day): string => {
+const stateReason = ({ open, purpose, state, gate }: Candidate, on: Day): string => {
   const view = worst(open)
   const last = view.lastDay === null ? '' : `; last asked ${ago(view.lastDay, on)}`
   switch (purpose) {
     case 'check':
+      if (gate !== null) return `The ${gate} gate wants a first ask of it${last}`
       return state === 'rusty'
         ? `Rusty: only time has worn it${last}`
         : `Solid, and not asked for ${count(daysSinceAsked(open, on), 'day')}: a cold ask tells`
@@ -245,7 +278,7 @@ export const planSession = (program: Program, views: Views, facts: Facts, on: Da
     )
   const young = facts.born !== null && monthsOld(facts.born, on) < YEARLING_MONTHS
   const limit = young ? SHORT_MINUTES : GROUND_MINUTES
-  const picked = chosen(candidates(open, on), on)
+  const picked = chosen(candidates(open, nearGate(program, views, facts, on), on), on)
   if (picked.length === 0)
     return resting(on, 'Rests: everything that is open holds and was asked this week.', closedList(closed))
   const lightAsk = lightAskFrom(open)

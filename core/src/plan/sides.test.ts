@@ -55,7 +55,7 @@ describe('how many asks a side', () => {
 
   it('gives all to a step without sides', () => {
     expect(shareAsks([track('none', good)], 'none', 6)).toEqual([
-      { side: 'none', rung: expect.any(Number), asks: 6 },
+      { side: 'none', rung: expect.any(Number), asks: 6, places: [] },
     ])
   })
 })

@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day, type Side } from '../answer'
+import { count, daysBetween, type Day, type Place, type Side } from '../answer'
 import type { OpenTrack } from './open-steps'
 
 /** What one side gets in a burst. */
@@ -6,6 +6,8 @@ export interface SidePlan {
   readonly side: Side
   readonly rung: number
   readonly asks: number
+  /** Where to ask from: the places still missing, for a step that must hold all round. */
+  readonly places: readonly Place[]
 }
 
 const STIFFER_SHARE = 0.6
@@ -43,12 +45,14 @@ export const firstSide = (tracks: readonly OpenTrack[], on: Day): { side: Side; 
 
 /** Shares a number of asks between the sides: the first side gets about 60 in 100, every side at least one. */
 export const shareAsks = (tracks: readonly OpenTrack[], first: Side, asks: number): readonly SidePlan[] => {
-  if (tracks.length === 1) return [{ side: tracks[0]!.side, rung: tracks[0]!.rung, asks }]
-  const more = Math.max(1, Math.round(asks * STIFFER_SHARE))
-  const ordered = [...tracks].sort((a) => (a.side === first ? -1 : 1))
-  return ordered.map(({ side, rung }) => ({
+  const part = ({ side, rung, view }: OpenTrack, asks: number): SidePlan => ({
     side,
     rung,
-    asks: side === first ? more : Math.max(1, asks - more),
-  }))
+    asks,
+    places: view.placesMissing,
+  })
+  if (tracks.length === 1) return [part(tracks[0]!, asks)]
+  const more = Math.max(1, Math.round(asks * STIFFER_SHARE))
+  const ordered = [...tracks].sort((a) => (a.side === first ? -1 : 1))
+  return ordered.map((track) => part(track, track.side === first ? more : Math.max(1, asks - more)))
 }

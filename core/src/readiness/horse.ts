@@ -75,6 +75,17 @@ export const replayHorse = (
   return records
 }
 
+const untouched = new WeakMap<Model, WeakMap<Step, TrackView>>()
+
+/** A track without answers and with nothing carried over looks the same on every day: worked out once a step. */
+const untouchedView = (model: Model, step: Step, on: Day): TrackView => {
+  const known = untouched.get(model) ?? new WeakMap<Step, TrackView>()
+  untouched.set(model, known)
+  const view = known.get(step) ?? judge(model, step, freshRecord(model), on)
+  known.set(step, view)
+  return view
+}
+
 /** One track on the day judged, also where it has no answers yet. */
 export const viewOf = (
   model: Model,
@@ -84,10 +95,12 @@ export const viewOf = (
   records: Records,
   on: Day,
 ): TrackView => {
-  const record =
-    records.get(trackKey(step.key, side)) ??
-    freshRecord(model, startingMean(model, program, step, side, on, records))
-  return judge(model, step, record, on)
+  const record = records.get(trackKey(step.key, side))
+  if (record) return judge(model, step, record, on)
+  const mean = startingMean(model, program, step, side, on, records)
+  return mean === model.priorAbility.mean
+    ? untouchedView(model, step, on)
+    : judge(model, step, freshRecord(model, mean), on)
 }
 
 /** Every track of the program on the day judged. */

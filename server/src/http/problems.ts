@@ -34,6 +34,9 @@ const asRefusal = (error: unknown): Refusal | null => {
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported')
     return new Refusal('broken-json', 'This is not JSON that can be read. Nothing was kept.')
   if (error instanceof URIError) return new Refusal('bad-input', 'This address cannot be read.')
+  // Writing to a row that row-level security hides: somebody else's id.
+  if ((error as { code?: unknown } | null)?.code === '42501')
+    return new Refusal('not-found', 'This is not in your yard.')
   if (isDatabaseAway((error ?? {}) as { code?: unknown }))
     return new Refusal(
       'database-away',
