@@ -1,10 +1,19 @@
 import { PLAIN, type Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { newcomer, workDays, workThrough, type Draw, type LoggedAnswer } from '@still-pine/core/herd'
+import {
+  changedBy,
+  newcomer,
+  workDays,
+  workThrough,
+  type DayOfWork,
+  type Draw,
+  type LoggedAnswer,
+} from '@still-pine/core/herd'
 import { planSession } from '@still-pine/core/plan'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { recordsWith, viewsOf, type Facts, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { pathWork, sessionsFor } from './path-work'
 import type { DemoHorse } from './scenario'
 
 export interface DemoSession {
@@ -18,7 +27,16 @@ export const seededDraw = (seed: number): Draw => {
   return () => (generator.next() >>> 0) / 2 ** 32
 }
 
-/** Works one made-up horse through its days: the plan of each day is run by the simulated horse. */
+/** What was known and confirmed at the pen on a day of the made-up past. */
+const factsOn = (horse: DemoHorse, day: Day): Facts => ({
+  born: horse.form.born,
+  checks: horse.checks.filter(({ on }) => on <= day),
+  incidents: [],
+  confirmed: ['helper', 'helmet', 'safe-rail', 'company', 'rider-share'],
+  handOver: [],
+})
+
+/** Works one made-up horse through its days: each day's plan, or its place on the path, is run by the simulated horse. */
 export const historyOf = (
   horse: DemoHorse,
   today: Day,
@@ -26,18 +44,21 @@ export const historyOf = (
 ): readonly DemoSession[] => {
   const draw = seededDraw(horse.seed)
   const records = new Map<TrackKey, TrackRecord>()
-  const facts: Facts = { born: horse.form.born, checks: [], incidents: [], confirmed: [], handOver: [] }
   let simulated = newcomer(program, horse.nature)
-  return workDays(today, horse.sessions, horse.every, horse.endsBefore).map((day) => {
-    const plan = planSession(program, viewsOf(STANDARD_MODEL, program, records, day), facts, day)
-    const worked = workThrough(simulated, plan, draw)
+  const planFor = (day: Day): DayOfWork =>
+    planSession(program, viewsOf(STANDARD_MODEL, program, records, day), factsOn(horse, day), day)
+  const session = (work: DayOfWork): DemoSession => {
+    const worked = workThrough(simulated, work, draw)
     simulated = worked.horse
     for (const answer of worked.answers)
-      recordsWith(STANDARD_MODEL, program, records, {
-        ...answer,
-        day,
-        ...PLAIN,
-      })
-    return { day, answers: worked.answers }
+      recordsWith(STANDARD_MODEL, program, records, { ...PLAIN, ...answer, day: work.day })
+    return { day: work.day, answers: worked.answers }
+  }
+  return horse.spells.flatMap(({ work, every, endsBefore, changed }) => {
+    if (changed) simulated = changedBy(simulated, changed)
+    if ('sessions' in work)
+      return workDays(today, work.sessions, every, endsBefore).map((day) => session(planFor(day)))
+    const days = workDays(today, sessionsFor(program, work), every, endsBefore)
+    return pathWork(program, work, days).map(session)
   })
 }

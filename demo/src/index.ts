@@ -1,2 +1,2 @@
 export { historyOf, seededDraw } from './history'
-export { DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
+export { DEMO_YARD, demoHorses, type DemoHorse, type Spell } from './scenario'

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import type { About, BatchReply, Me, TodayRow } from '@still-pine/contract'
+import type { About, BatchReply, Horse, Me, TodayRow } from '@still-pine/contract'
 import { v7 } from 'uuid'
 import { Api } from './api'
 import { historyOf, seededDraw, type DemoSession } from './history'
@@ -18,7 +18,17 @@ const idMaker = (seed: number) => {
 const startOf = (day: string, order: number): number =>
   Date.parse(`${day}T06:30:00Z`) + order * 45 * MINUTE_MS
 
-const batchOf = (horseId: string, session: DemoSession, order: number, makeId: (at: number) => string) => {
+interface SessionItems {
+  readonly sessionId: string
+  readonly items: readonly object[]
+}
+
+const itemsOf = (
+  horseId: string,
+  session: DemoSession,
+  order: number,
+  makeId: (at: number) => string,
+): SessionItems => {
   const start = startOf(session.day, order)
   const sessionId = makeId(start)
   const answers = session.answers.map(({ minute, ...answer }) => {
@@ -43,17 +53,39 @@ const batchOf = (horseId: string, session: DemoSession, order: number, makeId: (
 const refusals = (reply: BatchReply): string[] =>
   reply.items.flatMap(({ status, reason }) => (status === 'refused' ? [reason ?? 'refused'] : []))
 
-const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Promise<void> => {
-  const makeId = idMaker(horse.seed)
-  const horseId = makeId(startOf(horse.form.arrived, order))
-  await api.ask('PUT', `/horses/${horseId}`, { ...horse.form, version: 0 })
-  for (const session of historyOf(horse, me.today)) {
-    const { sessionId, items } = batchOf(horseId, session, order, makeId)
+/** The most items that one batch takes. */
+const BATCH = 500
+
+const inBatches = (sessions: readonly SessionItems[]): readonly (readonly object[])[] =>
+  sessions.reduce<object[][]>((batches, { items }) => {
+    const last = batches.at(-1)
+    if (last && last.length + items.length <= BATCH) last.push(...items)
+    else batches.push([...items])
+    return batches
+  }, [])
+
+const loadSessions = async (api: Api, sessions: readonly SessionItems[], me: Me): Promise<void> => {
+  for (const items of inBatches(sessions)) {
     const reply = await api.ask<BatchReply>('POST', '/answers/batch', { sentAt: me.now, items })
     const [refused] = refusals(reply)
     if (refused) throw new Error(`The demo yard was refused an answer: ${refused}`)
-    await api.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
   }
+  for (const { sessionId } of sessions)
+    await api.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
+}
+
+const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Promise<void> => {
+  const makeId = idMaker(horse.seed)
+  const horseId = makeId(startOf(horse.form.arrived, order))
+  const kept = await api.ask<Horse>('PUT', `/horses/${horseId}`, { ...horse.form, version: 0 })
+  const sessions = historyOf(horse, me.today).map((session) => itemsOf(horseId, session, order, makeId))
+  await loadSessions(api, sessions, me)
+  for (const check of horse.checks)
+    await api.ask('PUT', `/horses/${horseId}/checks/${makeId(startOf(check.on, order))}`, check)
+  for (const incident of horse.incidents)
+    await api.ask('PUT', `/horses/${horseId}/incidents/${makeId(startOf(incident.on, order))}`, incident)
+  if (horse.handOver.length > 0)
+    await api.ask('PUT', `/horses/${horseId}/hand-over`, { steps: horse.handOver, version: kept.version })
 }
 
 /** Fills an empty demo server with the made-up yard, through the public API; leaves a full one as it is. */

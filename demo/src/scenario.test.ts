@@ -1,43 +1,124 @@
 import { PLAIN } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { FEET_FIRST } from '@still-pine/core/program'
-import { gateVerdict, replayHorse, viewsOf } from '@still-pine/core/readiness'
+import { planSession } from '@still-pine/core/plan'
+import { FEET_FIRST, stepOf } from '@still-pine/core/program'
+import {
+  gateVerdicts,
+  NO_FACTS,
+  noticesOf,
+  replayHorse,
+  sideGap,
+  sideViews,
+  viewsOf,
+  type Facts,
+  type Verdict,
+  type Views,
+} from '@still-pine/core/readiness'
 import { describe, expect, it } from 'vitest'
 import { historyOf } from './history'
-import { demoHorses } from './scenario'
+import { demoHorses, type DemoHorse } from './scenario'
 
-const judged = (name: string, today: string) => {
-  const horse = demoHorses(today).find(({ form }) => form.name === name)!
-  const answers = historyOf(horse, today).flatMap(({ day, answers }) =>
-    answers.map((answer) => ({
-      ...answer,
-      day,
-      ...PLAIN,
-    })),
-  )
-  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), today)
-  const facts = { born: horse.form.born, checks: [], incidents: [], confirmed: [], handOver: [] }
-  return { views, answers, halter: gateVerdict(FEET_FIRST, FEET_FIRST.gates[0]!, views, facts, today) }
+interface Told {
+  readonly views: Views
+  readonly facts: Facts
+  readonly verdicts: ReadonlyMap<string, Verdict>
 }
 
+const toldOf = (horse: DemoHorse, today: string): Told => {
+  const answers = historyOf(horse, today).flatMap(({ day, answers }) =>
+    answers.map((answer) => ({ ...PLAIN, ...answer, day })),
+  )
+  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), today)
+  const { born } = horse.form
+  const facts: Facts = {
+    ...NO_FACTS,
+    born,
+    checks: horse.checks,
+    incidents: horse.incidents,
+    handOver: horse.handOver,
+  }
+  const verdicts = gateVerdicts(FEET_FIRST, views, facts, today)
+  return { views, facts, verdicts: new Map(verdicts.map(({ gate, verdict }) => [gate, verdict])) }
+}
+
+const states = ({ views }: Told): readonly string[] => [...views.values()].map(({ state }) => state)
+const tempers = ({ views }: Told): readonly (string | null)[] =>
+  [...views.values()].map(({ temper }) => temper)
+const count = (list: readonly unknown[], what: unknown): number => list.filter((one) => one === what).length
+
 describe.each(['2026-05-14', '2027-02-28'])('the demo yard told from %s', (today) => {
-  it('has Whin, all New', () => {
-    const { views, answers } = judged('Whin', today)
-    expect(answers).toHaveLength(0)
-    expect([...views.values()].every(({ state }) => state === 'new')).toBe(true)
+  const yard = new Map(demoHorses(today).map((horse) => [horse.form.name, toldOf(horse, today)]))
+  const told = (name: string): Told => yard.get(name)!
+
+  it('has ten animals, an entire among them', () => {
+    expect(yard.size).toBe(10)
+    expect(demoHorses(today).filter(({ form }) => form.sex === 'entire')).toHaveLength(1)
   })
 
-  it('has Sedge on the way, the right side lagging', () => {
-    const { views, halter } = judged('Sedge', today)
-    expect(halter.verdict).toBe('not-yet')
-    const left = views.get('first-touch/left')!
-    const right = views.get('first-touch/right')!
-    expect(left.answers).toBeGreaterThanOrEqual(4)
-    expect(right.answers).toBeGreaterThanOrEqual(4)
-    expect(left.chance - right.chance).toBeGreaterThan(0.15)
+  it('shows every state and every verdict', () => {
+    const all = [...yard.values()]
+    expect(new Set(all.flatMap(states))).toEqual(
+      new Set(['new', 'started', 'coming', 'solid', 'rusty', 'slipped']),
+    )
+    expect(new Set(all.flatMap(({ verdicts }) => [...verdicts.values()]))).toEqual(
+      new Set(['go', 'check-first', 'not-yet', 'stop']),
+    )
   })
 
-  it('has Lapwing at Go for the halter', () => {
-    expect(judged('Lapwing', today).halter.verdict).toBe('go')
+  it('has Whin, not yet touched', () => expect(new Set(states(told('Whin')))).toEqual(new Set(['new'])))
+
+  it('has Teal, a yearling in a short handling block', () => {
+    const { views, facts } = told('Teal')
+    const plan = planSession(FEET_FIRST, views, facts, today)
+    expect(plan.minutes).toBeLessThanOrEqual(15)
+    expect(count(states(told('Teal')), 'new')).toBeGreaterThan(100)
   })
+
+  it('has Bramble, driven on the bit and never ridden', () => {
+    expect(told('Bramble').views.get('drive/left')!.daysWorked).toBeGreaterThan(2)
+    expect(told('Bramble').views.get('sit/none')!.state).toBe('new')
+  })
+
+  it('has Sedge nearly ready for the first time up, the right side lagging', () => {
+    const { views } = told('Sedge')
+    const gaps = FEET_FIRST.steps.flatMap((step) => {
+      const gap = sideGap(sideViews(views, step))
+      return gap?.kind === 'gap' && gap.flagged ? [gap.value] : []
+    })
+    expect(gaps.filter((gap) => gap > 0).length).toBeGreaterThan(3)
+    expect(gaps.filter((gap) => gap < 0).length).toBeLessThan(2)
+    expect(count(states(told('Sedge')), 'solid')).toBeGreaterThan(60)
+    expect(views.get('lie-over/left')!.state).toBe('new')
+  })
+
+  it('has Bittern, Rusty after two years away', () => {
+    expect(count(states(told('Bittern')), 'rusty')).toBeGreaterThan(30)
+  })
+
+  it('has Snipe right but tight, and Burdock slow but easy', () => {
+    expect(count(tempers(told('Snipe')), 'reactive')).toBeGreaterThan(2)
+    expect(count(tempers(told('Burdock')), 'dull')).toBeGreaterThan(2)
+  })
+
+  it('has Lapwing, at Go for the halter, who will not load', () => {
+    expect(told('Lapwing').verdicts.get('halter')).toBe('go')
+    expect(told('Lapwing').views.get('load/none')!.answers).toBeGreaterThan(4)
+    expect(told('Lapwing').views.get('load/none')!.chance).toBeLessThan(0.7)
+  })
+
+  it('has Curlew in her first rides, with a hand-over in sight', () => {
+    expect(told('Curlew').views.get('ride-go-stop/none')!.answers).toBeGreaterThan(4)
+    expect(['go', 'check-first', 'not-yet']).toContain(told('Curlew').verdicts.get('hand-over'))
+  })
+
+  it('has Yarrow on a veterinary hold', () => {
+    const { views, facts } = told('Yarrow')
+    expect(planSession(FEET_FIRST, views, facts, today).rests).toBe(true)
+    expect(noticesOf(facts, today)[0]).toMatchObject({ tone: 'stop', about: 'veterinary-hold' })
+  })
+})
+
+it('leaves no required step out of sight: every step of the yard is a step of its program', () => {
+  for (const { handOver } of demoHorses('2026-05-14'))
+    expect(handOver.every((key) => stepOf(FEET_FIRST, key) !== undefined)).toBe(true)
 })

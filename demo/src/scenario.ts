@@ -1,17 +1,28 @@
-import type { HorseForm } from '@still-pine/contract'
+import type { BodyOf, HorseForm } from '@still-pine/contract'
 import { addDays, type Day } from '@still-pine/core/answer'
 import type { Nature } from '@still-pine/core/herd'
 import { STANDARD_LAW } from '@still-pine/core/learning'
+import type { PathWork } from './path-work'
 
-/** One horse of the made-up yard: how it is, and how it was worked. */
+/** A stretch of work with its own rhythm: planned day by day, or a long one along the path. */
+export interface Spell {
+  readonly work: { readonly sessions: number } | PathWork
+  /** Days from one session to the next, and from the last one to today. */
+  readonly every: number
+  readonly endsBefore: number
+  /** What had changed the horse before it began. */
+  readonly changed?: { readonly ability: number; readonly calm: number }
+}
+
+/** One horse of the made-up yard: how it is, how it was worked, and what is on record beside the work. */
 export interface DemoHorse {
   readonly seed: number
   readonly form: HorseForm
   readonly nature: Nature
-  readonly sessions: number
-  /** Days from one session to the next, and from the last one to today. */
-  readonly every: number
-  readonly endsBefore: number
+  readonly spells: readonly Spell[]
+  readonly checks: readonly BodyOf<'putCheck'>[]
+  readonly incidents: readonly BodyOf<'putIncident'>[]
+  readonly handOver: readonly string[]
 }
 
 export const DEMO_YARD = {
@@ -21,72 +32,316 @@ export const DEMO_YARD = {
   email: 'starter@still-pine.example',
 } as const
 
+/** Steps that this yard leaves for later or does without. */
+const SKIPPED = ['target', 'food-manners', 'over-from-fence', 'turn-front', 'side-strings', 'stretch-lunge']
+
 const monthsBefore = (today: Day, months: number): Day => addDays(today, -Math.round(months * 30.44))
+
+interface Ways {
+  readonly speed?: number
+  readonly ability: number
+  readonly calm: number
+  readonly stiffer?: Nature['stiffer']
+  readonly troubles?: Nature['troubles']
+}
+
+const nature = ({ speed = 0.5, ability, calm, stiffer, troubles }: Ways): Nature => ({
+  law: { ...STANDARD_LAW, speed },
+  ability,
+  calm,
+  stiffer: stiffer ?? { side: 'right', by: 0.2 },
+  ...(troubles ? { troubles } : {}),
+})
+
+/** The yard's records, told from today. */
+const bookOf = (today: Day) => {
+  const ago = (days: number): Day => addDays(today, -days)
+  const look = (
+    kind: BodyOf<'putCheck'>['kind'],
+    days: number,
+    note = '',
+    change: Partial<BodyOf<'putCheck'>> = {},
+  ): BodyOf<'putCheck'> => ({ kind, on: ago(days), until: null, passed: true, note, ...change })
+  return {
+    ago,
+    look,
+    hold: (days: number, untilIn: number, note: string) =>
+      look('veterinary-hold', days, note, { passed: false, until: ago(-untilIn) }),
+  }
+}
 
 /**
  * The horses, told from today. The last one has no answers: when it is there, the whole yard is, so an interrupted
  * loading is noticed and goes on.
  */
-export const demoHorses = (today: Day): readonly DemoHorse[] => [
-  {
-    seed: 11,
-    form: {
-      name: 'Sedge',
-      born: monthsBefore(today, 37),
-      sex: 'gelding',
-      kind: 'horse',
-      marks: 'Dun, dark points, small star',
-      origin: 'Off the reserve last spring',
-      handled: false,
-      arrived: addDays(today, -34),
-    },
-    nature: {
-      law: { ...STANDARD_LAW, speed: 0.42 },
-      ability: 0.9,
-      calm: 0.7,
-      stiffer: { side: 'right', by: 1.1 },
-    },
-    sessions: 12,
-    every: 2,
-    endsBefore: 1,
-  },
-  {
-    seed: 4,
-    form: {
-      name: 'Lapwing',
-      born: monthsBefore(today, 43),
-      sex: 'mare',
-      kind: 'pony',
-      marks: 'Bay, white near hind sock',
-      origin: 'From a farm by the lake',
-      handled: true,
-      arrived: addDays(today, -48),
-    },
-    nature: {
-      law: { ...STANDARD_LAW, speed: 0.5 },
-      ability: 0.9,
-      calm: 0.8,
-      stiffer: { side: 'left', by: 0.2 },
-    },
-    sessions: 18,
-    every: 2,
-    endsBefore: 1,
-  },
-  {
-    seed: 7,
-    form: {
-      name: 'Whin',
-      born: monthsBefore(today, 28),
-      sex: 'mare',
-      kind: 'horse',
-      marks: 'Black bay, no white',
-      origin: 'Off the reserve this week',
-      handled: false,
-      arrived: addDays(today, -2),
-    },
-    nature: { law: STANDARD_LAW, ability: 0, calm: -0.3, stiffer: { side: 'right', by: 0.4 } },
-    sessions: 0,
-    every: 2,
-    endsBefore: 1,
-  },
-]
+export const demoHorses = (today: Day): readonly DemoHorse[] => {
+  const { ago, look, hold } = bookOf(today)
+  const horse = (
+    seed: number,
+    form: Omit<HorseForm, 'born' | 'arrived'> & { months: number; arrivedAgo: number },
+    ways: Ways,
+    spells: readonly Spell[],
+    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver'>> = {},
+  ): DemoHorse => {
+    const { months, arrivedAgo, ...rest } = form
+    return {
+      seed,
+      form: { ...rest, born: monthsBefore(today, months), arrived: ago(arrivedAgo) },
+      nature: nature(ways),
+      spells,
+      checks: [],
+      incidents: [],
+      handOver: [],
+      ...records,
+    }
+  }
+  return [
+    horse(
+      11,
+      {
+        name: 'Sedge',
+        months: 40,
+        sex: 'gelding',
+        kind: 'horse',
+        marks: 'Dun, dark points, small star',
+        origin: 'Off the reserve last autumn',
+        handled: false,
+        arrivedAgo: 190,
+      },
+      { speed: 0.4, ability: 2.5, calm: 1.8, stiffer: { side: 'right', by: 2.3 } },
+      [{ work: { upTo: 'weight-in-stirrup', without: SKIPPED }, every: 2, endsBefore: 1 }],
+      {
+        checks: [
+          look('mouth', 90, 'Wolf teeth out in spring, healed'),
+          look('saddle', 40, 'Old tree, fits with a thin pad'),
+          look('feet', 38),
+          look('worming', 60, '', { until: ago(-30) }),
+        ],
+      },
+    ),
+    horse(
+      4,
+      {
+        name: 'Lapwing',
+        months: 66,
+        sex: 'mare',
+        kind: 'pony',
+        marks: 'Bay, white near hind sock, broad as a barrel',
+        origin: 'From a farm by the lake, will not load',
+        handled: true,
+        arrivedAgo: 96,
+      },
+      {
+        speed: 0.55,
+        ability: 2.4,
+        calm: 1.6,
+        stiffer: { side: 'left', by: 0.2 },
+        troubles: { load: 5.5, gap: 1 },
+      },
+      [{ work: { upTo: 'load', without: SKIPPED }, every: 2, endsBefore: 1 }],
+      {
+        checks: [look('feet', 44), look('mouth', 80)],
+        incidents: [
+          {
+            kind: 'pull-back',
+            on: ago(23),
+            step: 'tie',
+            side: null,
+            serious: false,
+            where: 'Rail by the gate',
+            before: 'A trailer was let down beside her',
+            after: 'The collar held, she stood again after a minute',
+          },
+        ],
+      },
+    ),
+    horse(
+      23,
+      {
+        name: 'Bramble',
+        months: 52,
+        sex: 'gelding',
+        kind: 'cob',
+        marks: 'Piebald, feathered, two white fore socks',
+        origin: 'Driven in pairs for a year, never ridden',
+        handled: true,
+        arrivedAgo: 130,
+      },
+      { speed: 0.55, ability: 2.9, calm: 2.2 },
+      [{ work: { upTo: 'drive-on-bit', without: SKIPPED }, every: 2, endsBefore: 3 }],
+      {
+        checks: [
+          look('mouth', 100, 'Wore a bit for a year, no sharp edges'),
+          look('feet', 20),
+          look('worming', 20),
+        ],
+      },
+    ),
+    horse(
+      31,
+      {
+        name: 'Bittern',
+        months: 76,
+        sex: 'mare',
+        kind: 'horse',
+        marks: 'Liver chestnut, blaze',
+        origin: 'Restarted: two years a brood mare',
+        handled: true,
+        arrivedAgo: 960,
+      },
+      { speed: 0.55, ability: 2.8, calm: 2 },
+      [
+        {
+          work: { upTo: 'led-ride', without: [...SKIPPED, 'drive', 'drive-on-bit'] },
+          every: 2,
+          endsBefore: 745,
+        },
+        { work: { sessions: 4 }, every: 2, endsBefore: 1, changed: { ability: 0.3, calm: 0.2 } },
+      ],
+      {
+        checks: [
+          look('mouth', 12),
+          look('saddle', 800, 'The old saddle; she has changed since'),
+          look('feet', 12),
+        ],
+      },
+    ),
+    horse(
+      37,
+      {
+        name: 'Snipe',
+        months: 33,
+        sex: 'entire',
+        kind: 'horse',
+        marks: 'Black, no white, crest coming',
+        origin: 'Bought unseen from the coast',
+        handled: true,
+        arrivedAgo: 52,
+      },
+      { speed: 0.5, ability: 2.6, calm: -1.9, stiffer: { side: 'left', by: 0.3 } },
+      [{ work: { sessions: 16 }, every: 3, endsBefore: 2 }],
+      {
+        checks: [look('feet', 50)],
+        incidents: [
+          {
+            kind: 'strike',
+            on: ago(11),
+            step: 'halter-on',
+            side: 'left',
+            serious: false,
+            where: 'Round pen, at the gate',
+            before: 'Mares were led past',
+            after: 'Stepped back behind the shoulder, began again smaller',
+          },
+        ],
+      },
+    ),
+    horse(
+      41,
+      {
+        name: 'Burdock',
+        months: 58,
+        sex: 'gelding',
+        kind: 'cob',
+        marks: 'Strawberry roan, four white socks',
+        origin: 'Children’s pony for a summer, then out of work',
+        handled: true,
+        arrivedAgo: 80,
+      },
+      { speed: 0.5, ability: 2.4, calm: 3 },
+      [
+        { work: { upTo: 'foot-front', without: SKIPPED }, every: 2, endsBefore: 20 },
+        { work: { sessions: 6 }, every: 3, endsBefore: 2, changed: { ability: -5, calm: 0.6 } },
+      ],
+      { checks: [look('feet', 30)] },
+    ),
+    horse(
+      43,
+      {
+        name: 'Curlew',
+        months: 62,
+        sex: 'mare',
+        kind: 'horse',
+        marks: 'Grey, dark knees',
+        origin: 'Trail horse to be, for a family up the valley',
+        handled: true,
+        arrivedAgo: 240,
+      },
+      { speed: 0.65, ability: 3.6, calm: 2.6 },
+      [{ work: { upTo: 'ride-perimeter', without: SKIPPED }, every: 2, endsBefore: 1 }],
+      {
+        checks: [
+          look('mouth', 200),
+          look('saddle', 30, 'Fitter came, widened by a size'),
+          look('feet', 25),
+          look('worming', 85, '', { until: ago(-5) }),
+        ],
+        incidents: [
+          {
+            kind: 'bolt',
+            on: ago(48),
+            step: 'strange-places',
+            side: null,
+            serious: false,
+            where: 'Track by the mill',
+            before: 'Hens came out under the hedge',
+            after: 'Ran ten metres on the line, came round, walked past twice',
+          },
+        ],
+        handOver: ['lead-up', 'tie', 'foot-front', 'foot-hind', 'load', 'strange-places'],
+      },
+    ),
+    horse(
+      47,
+      {
+        name: 'Yarrow',
+        months: 47,
+        sex: 'mare',
+        kind: 'horse',
+        marks: 'Palomino, snip',
+        origin: 'Bred next door',
+        handled: true,
+        arrivedAgo: 70,
+      },
+      { speed: 0.5, ability: 1.8, calm: 1.2 },
+      [{ work: { sessions: 20 }, every: 2, endsBefore: 9 }],
+      {
+        checks: [
+          hold(8, 12, 'Lame off fore, abscess opened'),
+          look('feet', 8, 'The farrier found it', { passed: false }),
+        ],
+      },
+    ),
+    horse(
+      53,
+      {
+        name: 'Teal',
+        months: 14,
+        sex: 'mare',
+        kind: 'horse',
+        marks: 'Brown, star and snip, still fluffy',
+        origin: 'Handling block: ten short sessions, then back to grass',
+        handled: false,
+        arrivedAgo: 17,
+      },
+      { speed: 0.45, ability: 1.2, calm: 1 },
+      [{ work: { sessions: 7 }, every: 2, endsBefore: 1 }],
+      { checks: [look('worming', 16), look('feet', 15, 'Trimmed, stood well enough')] },
+    ),
+    horse(
+      7,
+      {
+        name: 'Whin',
+        months: 28,
+        sex: 'mare',
+        kind: 'horse',
+        marks: 'Black bay, no white',
+        origin: 'Off the reserve this week',
+        handled: false,
+        arrivedAgo: 2,
+      },
+      { speed: 0.35, ability: 0, calm: -0.3 },
+      [],
+    ),
+  ]
+}

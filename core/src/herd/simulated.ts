@@ -25,6 +25,8 @@ export interface Nature {
   readonly calm: number
   /** How much less it can on its stiffer side. */
   readonly stiffer: { readonly side: Side; readonly by: number }
+  /** How much less it can at single steps, by their keys. */
+  readonly troubles?: Readonly<Record<string, number>>
 }
 
 /** A made-up horse that learns by the law and answers by the model's own response form. */
@@ -53,7 +55,11 @@ const startOf = (horse: SimulatedHorse, step: Step, side: Side): SimulatedTrack 
     })
   const stiff = horse.nature.stiffer.side === side ? horse.nature.stiffer.by : 0
   return {
-    ability: priorMeanWith(STANDARD_MODEL, sources) + horse.nature.ability - stiff,
+    ability:
+      priorMeanWith(STANDARD_MODEL, sources) +
+      horse.nature.ability -
+      stiff -
+      (horse.nature.troubles?.[step.key] ?? 0),
     calm: STANDARD_MODEL.priorCalm.mean + horse.nature.calm,
     lastDay: null,
     daysWorked: 0,
@@ -61,6 +67,17 @@ const startOf = (horse: SimulatedHorse, step: Step, side: Side): SimulatedTrack 
     asksInBurst: 0,
   }
 }
+
+/** The same horse after something changed it as a whole: worked dull, sent home tight, grown up. */
+export const changedBy = (horse: SimulatedHorse, by: { ability: number; calm: number }): SimulatedHorse => ({
+  ...horse,
+  tracks: new Map(
+    [...horse.tracks].map(([key, track]) => [
+      key,
+      { ...track, ability: track.ability + by.ability, calm: track.calm + by.calm },
+    ]),
+  ),
+})
 
 /** Overnight learning and the wear of rest up to a new day. */
 const wokenOn = (track: SimulatedTrack, law: Law, day: Day): SimulatedTrack => {

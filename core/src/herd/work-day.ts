@@ -1,5 +1,5 @@
 import { addDays, PLACES, type Calm, type Day, type Grade, type Place, type Side } from '../answer'
-import type { Burst, SessionPlan } from '../plan'
+import type { Burst } from '../plan'
 import { stepOf, type Step } from '../program'
 import { trackKey } from '../readiness'
 import { askSimulated, type Draw, type SimulatedHorse } from './simulated'
@@ -22,6 +22,12 @@ export interface LoggedAnswer {
 const isEnough = (answers: readonly LoggedAnswer[]): boolean =>
   answers.length >= 3 && answers.slice(-3).every(({ grade, calm }) => grade <= 1 && calm === 0)
 
+/** What is done on a day: which steps, on which sides, at which rungs, how often. A session's plan is one. */
+export interface DayOfWork {
+  readonly day: Day
+  readonly bursts: readonly Pick<Burst, 'step' | 'sides'>[]
+}
+
 const MINUTES_BETWEEN_ASKS = 0.4
 
 /** A made-up handler goes all round a horse: first where it is missing, then from place to place, and walks it. */
@@ -41,7 +47,7 @@ const standFor = (
 /** Runs one side of a burst: a rung smaller after two hard answers, left when three go well. */
 const runSide = (
   horse: SimulatedHorse,
-  burst: Burst,
+  burst: Pick<Burst, 'step'>,
   part: Burst['sides'][number],
   day: Day,
   startMinute: number,
@@ -72,18 +78,18 @@ const runSide = (
   return { horse: now, answers }
 }
 
-/** Works a made-up horse through a plan; gives its answers and the horse as it is that evening. */
+/** Works a made-up horse through a day; gives its answers and the horse as it is that evening. */
 export const workThrough = (
   horse: SimulatedHorse,
-  plan: SessionPlan,
+  work: DayOfWork,
   draw: Draw,
 ): { horse: SimulatedHorse; answers: readonly LoggedAnswer[] } => {
   let now = horse
   let minute = 1
   const answers: LoggedAnswer[] = []
-  for (const burst of plan.bursts)
+  for (const burst of work.bursts)
     for (const part of burst.sides) {
-      const run = runSide(now, burst, part, plan.day, minute, draw)
+      const run = runSide(now, burst, part, work.day, minute, draw)
       now = run.horse
       answers.push(...run.answers)
       minute += 0.5 + run.answers.length * MINUTES_BETWEEN_ASKS

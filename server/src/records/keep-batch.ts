@@ -29,6 +29,8 @@ interface Work {
   readonly yard: Yard
   readonly clockOffMs: number
   readonly horses: Map<string, HorseAtWork | null>
+  /** The horse of each session, once looked up. */
+  readonly sessions: Map<string, string>
 }
 
 const refused = (id: string, reason: string, path?: string): ItemReply => ({
@@ -60,6 +62,14 @@ const horseAtWork = async (work: Work, id: string): Promise<HorseAtWork | null> 
   const loaded = await loadHorse(work.yard, id)
   work.horses.set(id, loaded)
   return loaded
+}
+
+const horseOfSession = async (work: Work, id: string): Promise<string | null> => {
+  const known = work.sessions.get(id)
+  if (known !== undefined) return known
+  const horseId = (await sessionById(work.yard.client, id))?.horseId ?? null
+  if (horseId !== null) work.sessions.set(id, horseId)
+  return horseId
 }
 
 const corrected = ({ clockOffMs }: Work, at: string): Date => new Date(Date.parse(at) + clockOffMs)
@@ -112,8 +122,7 @@ const keepAnswer = async (work: Work, answer: NewAnswer): Promise<ItemReply> => 
   const at = corrected(work, answer.at)
   const late = timeFault(work, horse, at)
   if (late) return refused(answer.id, late, 'answer.at')
-  const session = await sessionById(yard.client, answer.sessionId)
-  if (session?.horseId !== answer.horseId)
+  if ((await horseOfSession(work, answer.sessionId)) !== answer.horseId)
     return refused(answer.id, 'Its session is not known: send the session first.', 'answer.sessionId')
   const day = dayIn(yard.timeZone, at)
   const ahead = at > yard.now && at.getTime() - yard.now.getTime() > CLOCK_SLACK_MS
@@ -176,7 +185,12 @@ export const keepBatch = async (
   items: readonly unknown[],
 ): Promise<BatchReply> => {
   const off = yard.now.getTime() - Date.parse(sentAt)
-  const work: Work = { yard, clockOffMs: Math.abs(off) > CLOCK_SLACK_MS ? off : 0, horses: new Map() }
+  const work: Work = {
+    yard,
+    clockOffMs: Math.abs(off) > CLOCK_SLACK_MS ? off : 0,
+    horses: new Map(),
+    sessions: new Map(),
+  }
   const replies: ItemReply[] = []
   for (const item of items) replies.push(await keepItem(work, item))
   for (const horse of work.horses.values())
