@@ -17,17 +17,30 @@ export interface Evidence extends TrackedAnswer {
   readonly seq: number
 }
 
-/** Adds an answer once; gives its place in the order of keeping, or nothing if it was there already. */
-export const insertAnswer = (client: Client, yardId: string, a: AnswerToKeep) =>
-  maybeRow<{ seq: number }>(
+/** Adds answers in their order, each once; gives the place in the order of keeping of those that were not there. */
+export const insertAnswers = async (
+  client: Client,
+  yardId: string,
+  answers: readonly AnswerToKeep[],
+): Promise<ReadonlyMap<string, number>> => {
+  if (answers.length === 0) return new Map()
+  const inserted = await rows<{ id: string; seq: number }>(
     client,
     sql`insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
                             phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, replaces)
-        values (${a.id}, ${yardId}, ${a.horseId}, ${a.sessionId}, ${a.personId}, ${a.step}, ${a.side}, ${a.rung},
-                ${a.grade}, ${a.calm}, ${a.at}, ${a.day}, ${a.phoneAt}, ${a.ahead}, ${a.byChance}, ${a.recalled},
-                ${a.uncued}, ${a.place}, ${a.moving}, ${a.seconds}, ${a.fault}, ${a.sign}, ${a.replaces})
-        on conflict (id) do nothing returning seq`,
+        select a.id, ${yardId}, a."horseId", a."sessionId", a."personId", a.step, a.side, a.rung, a.grade, a.calm,
+               a.at, a.day, a."phoneAt", a.ahead, a."byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds,
+               a.fault, a.sign, a.replaces
+        from json_to_recordset(${JSON.stringify(answers.map((a, n) => ({ ...a, n })))}::json) as a(
+          n int, id uuid, "horseId" uuid, "sessionId" uuid, "personId" uuid, step text, side text, rung int,
+          grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz, ahead boolean, "byChance" boolean,
+          recalled boolean, uncued boolean, place int, moving boolean, seconds real, fault text, sign text,
+          replaces uuid)
+        order by a.n
+        on conflict (id) do nothing returning id, seq`,
   )
+  return new Map(inserted.map(({ id, seq }) => [id, seq]))
+}
 
 export const answerTrack = (client: Client, id: string) =>
   maybeRow<{ horseId: string; step: string; side: string; voided: boolean }>(

@@ -6,22 +6,24 @@ interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
   readonly confirmedAt: Date | null
 }
 
-const select = (where: Sql): Sql => ({
-  text: `with span as (
-           select s.id, s.horse_id, s.started_at, coalesce(max(a.at), s.started_at) as ended_at, count(a.id)::int as answers
-           from pen_session s
-           left join (select a.* from answer a left join voiding v on v.answer_id = a.id where v.id is null) a
-             on a.session_id = s.id
-           group by s.id)
+// What one session spans: its answers that stand, and the time of the last.
+const SPAN = `select count(*)::int as answers, max(a.at) as ended_at
+              from answer a left join voiding v on v.answer_id = a.id where v.id is null and a.session_id`
+
+/** The sessions that `chosen` picks; only theirs and their neighbours' answers are read. */
+const select = (chosen: Sql): Sql => ({
+  text: `with chosen as (select s.* from pen_session s ${chosen.text})
          select s.id, s.horse_id as "horseId", h.name as "horseName", p.name as "personName",
-                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", span.answers,
-                exists (select from span other
-                        where other.horse_id = s.horse_id and other.id <> s.id
-                          and other.started_at <= span.ended_at and other.ended_at >= span.started_at
-                          and other.answers > 0 and span.answers > 0) as overlaps
-         from pen_session s join span on span.id = s.id
-         join horse h on h.id = s.horse_id join person p on p.id = s.person_id ${where.text}`,
-  values: where.values,
+                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", own.answers,
+                own.answers > 0 and exists (
+                  select from pen_session other cross join lateral (${SPAN} = other.id) its
+                  where other.horse_id = s.horse_id and other.id <> s.id and its.answers > 0
+                    and other.started_at between s.started_at - interval '1 day' and own.ended_at
+                    and its.ended_at >= s.started_at) as overlaps
+         from chosen s cross join lateral (${SPAN} = s.id) own
+         join horse h on h.id = s.horse_id join person p on p.id = s.person_id
+         order by s.started_at desc, s.id`,
+  values: chosen.values,
 })
 
 const toSession = ({ startedAt, confirmedAt, ...row }: Row): Session => ({

@@ -56,18 +56,25 @@ export const saveTracks = async (
   horseId: string,
   records: ReadonlyMap<TrackKey, TrackRecord>,
 ): Promise<void> => {
-  for (const [key, { belief, tally }] of records) {
-    const [step, side] = splitKey(key)
-    await run(
-      client,
-      sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked, tally)
-          values (${yardId}, ${horseId}, ${step}, ${side}, ${toBytes(belief.ability)}, ${toBytes(belief.calm)},
-                  ${belief.logLikelihood}, ${belief.lastDay}, ${belief.daysWorked}, ${JSON.stringify(tally)})
+  const all = [...records]
+  if (all.length === 0) return
+  const column = <T>(value: (key: TrackKey, record: TrackRecord) => T): T[] =>
+    all.map(([key, record]) => value(key, record))
+  await run(
+    client,
+    sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked, tally)
+        select ${yardId}, ${horseId}, t.*
+        from unnest(${column((key) => splitKey(key)[0])}::text[], ${column((key) => splitKey(key)[1])}::text[],
+                    ${column((_, { belief }) => toBytes(belief.ability))}::bytea[],
+                    ${column((_, { belief }) => toBytes(belief.calm))}::bytea[],
+                    ${column((_, { belief }) => belief.logLikelihood)}::double precision[],
+                    ${column((_, { belief }) => belief.lastDay)}::date[],
+                    ${column((_, { belief }) => belief.daysWorked)}::integer[],
+                    ${column((_, { tally }) => JSON.stringify(tally))}::jsonb[]) as t
           on conflict (horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
             days_worked = excluded.days_worked, tally = excluded.tally`,
-    )
-  }
+  )
 }
 
 export const deleteTracks = (client: Client, horseId: string, steps: readonly string[]) =>

@@ -1,6 +1,6 @@
 import { BatchItem, type BatchReply, type NewAnswer, type NewSession } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
-import { answerTrack, insertAnswer, insertVoiding } from '../data/answers'
+import { answerTrack, insertAnswers, insertVoiding, type AnswerToKeep } from '../data/answers'
 import { horseById, lockHorse, programById, type HorseTip } from '../data/horses'
 import { insertSession, sessionById } from '../data/sessions'
 import { keepTracks, type NewEvidence } from './keep-tracks'
@@ -31,6 +31,8 @@ interface Work {
   readonly horses: Map<string, HorseAtWork | null>
   /** The horse of each session, once looked up. */
   readonly sessions: Map<string, string>
+  /** Answers that are fit to be kept, and the reply of each as it will stand; written together. */
+  readonly toKeep: { readonly answer: AnswerToKeep; readonly reply: ItemReply; readonly horse: HorseAtWork }[]
 }
 
 const refused = (id: string, reason: string, path?: string): ItemReply => ({
@@ -126,20 +128,38 @@ const keepAnswer = async (work: Work, answer: NewAnswer): Promise<ItemReply> => 
     return refused(answer.id, 'Its session is not known: send the session first.', 'answer.sessionId')
   const day = dayIn(yard.timeZone, at)
   const ahead = at > yard.now && at.getTime() - yard.now.getTime() > CLOCK_SLACK_MS
-  const kept = await insertAnswer(yard.client, yard.yardId, {
-    ...answer,
-    at,
-    phoneAt: new Date(answer.at),
-    day,
-    ahead,
-    personId: yard.personId,
+  const reply: ItemReply = { id: answer.id, status: 'kept', ...(ahead ? { ahead } : {}) }
+  work.toKeep.push({
+    answer: { ...answer, at, phoneAt: new Date(answer.at), day, ahead, personId: yard.personId },
+    reply,
+    horse,
   })
-  if (!kept) return { id: answer.id, status: 'already' }
-  horse.added.push({ ...answer, at, day, seq: kept.seq })
-  return { id: answer.id, status: 'kept', ...(ahead ? { ahead } : {}) }
+  return reply
+}
+
+/** Writes the answers that wait; of one that was there already its reply says so. */
+const writeAnswers = async ({ yard, toKeep }: Work): Promise<void> => {
+  const places = await insertAnswers(
+    yard.client,
+    yard.yardId,
+    toKeep.map(({ answer }) => answer),
+  )
+  const seen = new Set<string>()
+  for (const { answer, reply, horse } of toKeep) {
+    const seq = seen.has(answer.id) ? undefined : places.get(answer.id)
+    seen.add(answer.id)
+    if (seq !== undefined) horse.added.push({ ...answer, seq })
+    else {
+      reply.status = 'already'
+      delete reply.ahead
+    }
+  }
+  toKeep.length = 0
 }
 
 const keepVoiding = async (work: Work, item: Extract<BatchItem, { do: 'void' }>): Promise<ItemReply> => {
+  // It may take back an answer of this very batch.
+  await writeAnswers(work)
   const { yard } = work
   const track = await answerTrack(yard.client, item.answerId)
   if (!track) return refused(item.id, 'The answer to take back is not known here.', 'answerId')
@@ -190,9 +210,11 @@ export const keepBatch = async (
     clockOffMs: Math.abs(off) > CLOCK_SLACK_MS ? off : 0,
     horses: new Map(),
     sessions: new Map(),
+    toKeep: [],
   }
   const replies: ItemReply[] = []
   for (const item of items) replies.push(await keepItem(work, item))
+  await writeAnswers(work)
   for (const horse of work.horses.values())
     if (horse) await keepTracks(yard, horse.id, horse.program, horse.tip, horse.added, horse.voidedSteps)
   return { items: replies }
