@@ -14,7 +14,7 @@ import { chancesAt, STATES, type TrackView } from './judge'
 import { needStanding, trackMeets } from './needs'
 import { missesInWords, missingInWords, sideKnownFrom } from './reasons'
 import { stepState } from './step-view'
-import { stopsOf, type Facts, type Stop } from './stops'
+import { CONFIRM_WORDS, stopsOf, type Confirmation, type Facts, type Stop } from './stops'
 
 export type Verdict = 'go' | 'check-first' | 'not-yet' | 'stop'
 
@@ -153,6 +153,19 @@ const guarded = ({ guards }: Gate, program: Program): string =>
     ? guards.event
     : (program.steps.find(({ key }) => key === guards.step)?.name.toLowerCase() ?? guards.step)
 
+const isToConfirm = (rule: string): rule is Confirmation => rule in CONFIRM_WORDS
+
+/** What holds for good first, then all that only has to be confirmed today in one breath. */
+const stopSentence = (stops: readonly Stop[]): string => {
+  const toConfirm = stops.map(({ rule }) => rule as string).filter(isToConfirm)
+  const others = stops.filter(({ rule }) => !isToConfirm(rule)).map(({ words }) => words)
+  const waits =
+    toConfirm.length > 0
+      ? [`Not confirmed today: ${toConfirm.map((rule) => CONFIRM_WORDS[rule]).join(', ')}.`]
+      : []
+  return [...others, ...waits].join(' ')
+}
+
 const sentenceFor = (
   verdict: Verdict,
   gate: Gate,
@@ -164,7 +177,7 @@ const sentenceFor = (
   const held = tracks.filter(({ holds }) => holds).length
   switch (verdict) {
     case 'stop':
-      return stops.map(({ words }) => words).join(' ')
+      return stopSentence(stops)
     case 'not-yet':
       return tracks.length === 0
         ? 'Nothing is ticked: say what this horse is to leave with.'
@@ -177,6 +190,15 @@ const sentenceFor = (
     case 'go':
       return `Go for ${guarded(gate, program)}, today only. All ${tracks.length} tracks hold.`
   }
+}
+
+/** What to mind when a horse leaves. */
+const LEAVING = {
+  kit: ['its papers', 'this list, printed'],
+  cautions: [
+    'Say what it has not learnt as plainly as what it has.',
+    'Local rules on transport and animal welfare come first.',
+  ],
 }
 
 const weakestThree = (tracks: readonly Looked[]): readonly Looked[] =>
@@ -199,7 +221,9 @@ export const gateVerdict = (
   const verdict: Verdict =
     stops.length > 0 ? 'stop' : isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
   const likelyMisses = tracks.reduce((sum, { chance, calmChance }) => sum + (1 - chance * calmChance), 0)
-  const card = gate.guards.kind === 'step' ? cardFor(gate.guards.step) : cardFor(gate.guards.after)
+  const card = gate.ticked
+    ? LEAVING
+    : cardFor(gate.guards.kind === 'step' ? gate.guards.step : gate.guards.after)
   return {
     gate: gate.key,
     name: gate.name,

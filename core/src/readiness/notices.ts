@@ -25,7 +25,7 @@ const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   const days = daysBetween(on, due)
   if (days > SOON_DAYS) return []
   if (days > 0) return [{ tone: 'soon', words: `${words} in ${count(days, 'day')}.` }]
-  return [{ tone: 'due', words: days === 0 ? `${words} today.` : `${words} since ${count(-days, 'day')}.` }]
+  return [{ tone: 'due', words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'day')} late.` }]
 }
 
 const dueDay = (kind: keyof typeof DUE_WORDS, on: Day, until: Day | null): Day | null => {

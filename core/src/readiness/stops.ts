@@ -51,7 +51,8 @@ export const INCIDENT_DAYS = 3
 /** Days a saddle check holds while a horse grows (common practice, no source). */
 export const SADDLE_CHECK_DAYS = 60
 
-const CONFIRM_WORDS: Record<Confirmation, string> = {
+/** What is confirmed, as it stands behind "nobody has confirmed". */
+export const CONFIRM_WORDS: Record<Confirmation, string> = {
   helper: 'a second person in the pen',
   helmet: 'a helmet on',
   'safe-rail': 'a safe rail and a quick release',

@@ -23,7 +23,7 @@ export const TagRail = ({ chosen }: { chosen: string | null }) => {
   useEffect(() => {
     // Newer browsers give a promise here, which must not become the effect's clean-up.
     void current.current?.scrollIntoView({ block: 'nearest', inline: 'center' })
-  }, [chosen])
+  }, [chosen, data])
   if (!data || data.rows.length === 0) return null
   return (
     <nav aria-label="Today’s horses" className="no-print flex gap-2 overflow-x-auto px-4 py-2 desk:px-5">

@@ -19,15 +19,15 @@ interface Props {
 /** Who this is, in one line, and the views of it. */
 export const HorseHeader = ({ horse, today, note }: Props) => (
   <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-    <div className="flex flex-wrap items-baseline gap-x-4">
+    <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
       <h1 className="text-3xl font-extrabold">{horse.name}</h1>
-      <p className="text-quiet">
+      <p className="min-w-0 text-quiet desk:flex-1 desk:truncate">
         {[
           horse.sex,
           horse.born === null ? 'age not known' : ageWords(monthsOld(horse.born, today)),
-          horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',
-          horse.schoolName,
           note,
+          horse.schoolName,
+          horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',
         ]
           .filter(Boolean)
           .join(' · ')}

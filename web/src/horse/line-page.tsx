@@ -6,6 +6,7 @@ import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { lineSentence } from '../drawing/line/callouts'
 import { LineDrawing } from '../drawing/line/line-drawing'
+import { nextGate } from '../drawing/line/posts'
 import { Loading } from '../ui/loading'
 import { VERDICTS } from '../ui/words'
 import { HorseHeader } from './horse-header'
@@ -19,10 +20,8 @@ const Panel = ({ title, children }: { title: string; children: ReactNode }) => (
   </section>
 )
 
-const nextGate = (line: Line) => line.gates.find(({ verdict }) => verdict !== 'go') ?? line.gates.at(-1)
-
-const GatePanel = ({ line }: { line: Line }) => {
-  const gate = nextGate(line)
+const GatePanel = ({ line, program }: { line: Line; program: Program }) => {
+  const gate = nextGate(program, line)
   if (!gate) return null
   return (
     <Panel title={`${gate.name}: ${VERDICTS[gate.verdict]}`}>
@@ -105,7 +104,7 @@ const LinePage = () => {
       <p className="text-xl">{lineSentence(program, line)}</p>
       <LineDrawing program={program} line={line} />
       <div className="grid gap-4 desk:grid-cols-3">
-        <GatePanel line={line} />
+        <GatePanel line={line} program={program} />
         <TodayPanel line={line} />
         <StalePanel line={line} program={program} />
       </div>

@@ -3,44 +3,45 @@ import { PLACE_WORDS, PLACES, type Place } from '@still-pine/core/answer'
 import { Button } from '../ui/button'
 import type { PenActions, PenView } from './use-pen'
 
-const SHORT: Record<Place, string> = { 1: 'Face', 2: 'Eye', 3: 'Neck', 4: 'Barrel', 5: 'Tail' }
-
 interface Props {
   readonly view: PenView
   readonly line: Line
   readonly actions: PenActions
 }
 
-/** Where the person stands for a step that must hold all round; a dashed edge marks a place still missing. */
+/** The places from which this side is still to be proved. */
+const missingPlaces = ({ pen, answers }: PenView, line: Line): readonly Place[] => {
+  const { step, side } = pen.aim
+  const track = line.tracks.find((one) => one.step === step && one.side === side)
+  const proved = answers.filter((answer) => answer.side === side && answer.grade <= 1 && answer.calm !== 2)
+  return (track?.view.placesMissing ?? []).filter((place) => !proved.some((answer) => answer.place === place))
+}
+
+/** Round the horse: to the next place that is missing, or simply to the next. */
+export const placeAfter = (place: Place | null, missing: readonly Place[]): Place => {
+  const from = place ?? 0
+  const round = [...PLACES.filter((one) => one > from), ...PLACES.filter((one) => one <= from)]
+  return round.find((one) => missing.includes(one)) ?? round[0]!
+}
+
+/** Where the person stands for a step that must hold all round: one big button walks round the horse. */
 export const StandRow = ({ view, line, actions }: Props) => {
-  const { stand, aim } = view.pen
-  const track = line.tracks.find(({ step, side }) => step === aim.step && side === aim.side)
-  const missing = (place: Place): boolean =>
-    (track?.view.placesMissing.includes(place) ?? false) &&
-    !view.answers.some((answer) => answer.side === aim.side && answer.place === place && answer.grade <= 1)
-  const look = (isChosen: boolean, isMissing: boolean): string =>
-    `min-h-16 px-0! text-xl ${isChosen ? 'bg-ink! text-ground!' : ''} ${isMissing ? 'border-dashed!' : ''}`
+  const { stand } = view.pen
+  const missing = missingPlaces(view, line)
+  const from = stand.place === null ? 'From where?' : `From ${PLACE_WORDS[stand.place]}`
   return (
-    <div
-      className="grid grid-cols-[repeat(5,minmax(0,1fr))_minmax(0,1.3fr)] gap-1.5"
-      role="group"
-      aria-label="Where you stand"
-    >
-      {PLACES.map((place) => (
-        <Button
-          key={place}
-          className={look(stand.place === place, missing(place))}
-          aria-pressed={stand.place === place}
-          aria-label={`${PLACE_WORDS[place]}${missing(place) ? ', still missing' : ''}`}
-          onClick={() => actions.stand({ ...stand, place: stand.place === place ? null : place })}
-        >
-          {SHORT[place]}
-        </Button>
-      ))}
+    <div className="grid grid-cols-[2fr_1fr] gap-2" role="group" aria-label="Where you stand">
       <Button
-        className={look(stand.moving, (track?.view.movingMissing ?? 0) > 0)}
+        className="min-h-16 px-2! text-xl leading-tight"
+        aria-label={`${from}. ${missing.length} of 5 places missing. Press for the next`}
+        onClick={() => actions.stand({ ...stand, place: placeAfter(stand.place, missing) })}
+      >
+        {from}
+        {missing.length > 0 && <span className="font-normal"> · {missing.length} missing</span>}
+      </Button>
+      <Button
+        className={`min-h-16 px-1! text-xl ${stand.moving ? 'bg-ink! text-ground!' : ''}`}
         aria-pressed={stand.moving}
-        aria-label="the horse is moving"
         onClick={() => actions.stand({ ...stand, moving: !stand.moving })}
       >
         Moving

@@ -19,9 +19,11 @@ const NOTICEABLE_GAP = 0.15
 
 const wornCallout = (step: Step, tracks: readonly Track[], day: string): Callout | null => {
   const name = step.name.toLowerCase()
-  const slipped = tracks.find(({ view }) => view.state === 'slipped')
-  if (slipped)
-    return { step: step.key, words: `${name}${sideWord(slipped.side)}: slipped`, tone: 'worn', weight: 4 }
+  const slipped = tracks.filter(({ view }) => view.state === 'slipped')
+  if (slipped.length > 0) {
+    const side = slipped.length === tracks.length ? '' : sideWord(slipped[0]!.side)
+    return { step: step.key, words: `${name}${side}: slipped`, tone: 'worn', weight: 4 }
+  }
   const rusty = tracks.find(({ view }) => view.state === 'rusty')
   if (!rusty || rusty.view.lastDay === null) return null
   const days = daysBetween(rusty.view.lastDay, day)
