@@ -87,6 +87,7 @@ const buildProduct = async () => {
     },
   )
   await bundle('server/src/main.ts', 'server/dist/main.js')
+  await bundle('server/src/threads/replay.ts', 'server/dist/replay.js')
   await bundle('demo/src/load.ts', 'demo/dist/load.js')
 }
 

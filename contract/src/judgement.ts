@@ -3,6 +3,7 @@ import type { GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
 import { CHECK_KINDS, CONFIRMATIONS } from './care'
 import { Horse } from './horses'
+import { STOP_RULES } from './stop-rules'
 import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
 
 const ChancesSchema = z.object({
@@ -51,19 +52,6 @@ const GateTrackSchema = z.object({
   words: z.string(),
   missing: z.string(),
 })
-
-export const STOP_RULES = [
-  'safe-rail',
-  'mouth-check',
-  'saddle-check',
-  'veterinary-hold',
-  'age',
-  'incident',
-  'helper',
-  'helmet',
-  'company',
-  'rider-share',
-] as const
 
 export const GateVerdictSchema = z.object({
   gate: z.string(),

@@ -12,6 +12,8 @@ export const ACTIONS = [
   'confirm-on-the-day',
   'overrule-gate',
   'own-settings',
+  'take-out',
+  'bring-in',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 

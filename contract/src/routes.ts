@@ -1,4 +1,3 @@
-import type { Program } from '@still-pine/core/program'
 import { z } from 'zod'
 import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
@@ -6,6 +5,7 @@ import { Horse, PutHandOver, PutHorse } from './horses'
 import { Line, Overrule, SessionChanges, TodayRow, WeekRow } from './judgement'
 import { About, FirstRun, Me, Person, Settings, SignIn } from './people'
 import { Day, Id, StepKey } from './primitives'
+import { ProgramSchema } from './program'
 import type { Route } from './route'
 
 const none = z.object({})
@@ -27,11 +27,8 @@ const route = <
   parts: Parts<P, Q, B, R>,
 ): Route<P, Q, B, R> => ({ params: none, query: none, body: none, ...parts }) as unknown as Route<P, Q, B, R>
 
-/** A program as stored; checked by core's own validation, not field by field here. */
-export const ProgramDocument = z.object({
-  id: Id,
-  program: z.custom<Program>((value) => typeof value === 'object'),
-})
+/** A program as stored. */
+export const ProgramDocument = z.object({ id: Id, program: ProgramSchema })
 
 export const routes = {
   about: route({ method: 'get', path: '/about', summary: 'What runs here', needs: 'open', reply: About }),

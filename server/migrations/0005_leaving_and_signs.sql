@@ -8,6 +8,9 @@ alter table answer add column sign text;
 -- Somebody named in records that were brought in has no sign-in here.
 alter table person alter column email drop not null;
 
+-- A yard that is brought in brings its name and its time zone.
+grant update (name, time_zone) on yard to still_pine_app;
+
 -- A program nobody works by may make room for one that is brought in.
 grant delete on program to still_pine_app;
 
@@ -17,6 +20,7 @@ grant update (side, place, before, after) on incident to still_pine_app;
 grant update (until_day, note) on care_check to still_pine_app;
 
 -- Down Migration
+revoke update (name, time_zone) on yard from still_pine_app;
 revoke update (until_day, note) on care_check from still_pine_app;
 revoke update (side, place, before, after) on incident from still_pine_app;
 revoke delete on program from still_pine_app;

@@ -6,6 +6,7 @@ import { sameOrigin } from './auth/origin'
 import { signInSessions } from './auth/session'
 import { careRoutes } from './http/care'
 import type { Dependencies } from './http/dependencies'
+import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { horseRoutes } from './http/horses'
 import { lineRoutes } from './http/lines'
@@ -71,6 +72,7 @@ const api = (deps: Dependencies): express.Router => {
   lineRoutes(router, deps)
   sessionRoutes(router, deps)
   careRoutes(router, deps)
+  fileRoutes(router, deps)
   router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
   return router
 }

@@ -2,9 +2,11 @@ import { createHmac } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { createServer as createHttps } from 'node:https'
 import { createServer } from 'node:http'
+import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
 import { appUrl, makePool, migrate } from './data/pool'
+import { replaysOnThreads } from './threads'
 
 const { env } = process
 
@@ -32,8 +34,11 @@ const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
 const tls =
   env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
 
+const replays = replaysOnThreads(fileURLToPath(new URL('./replay.js', import.meta.url)))
+
 const app = makeApp({
   pool,
+  replays,
   logger,
   demo,
   now: () => new Date(Date.now() + offset),
@@ -49,6 +54,8 @@ if (env.BEHIND_HTTPS_PROXY === '1') app.set('trust proxy', 1)
 // Without HTTPS nothing but this machine may connect.
 const host = tls !== null || env.BEHIND_HTTPS_PROXY === '1' ? (env.HOST ?? '0.0.0.0') : '127.0.0.1'
 const server = tls ? createHttps(tls, app) : createServer(app)
+// A whole yard that is brought in may take its time; what is small is refused by its size.
+server.requestTimeout = 1_800_000
 server.listen(Number(env.PORT ?? 4180), host, () => {
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : 0
@@ -57,7 +64,7 @@ server.listen(Number(env.PORT ?? 4180), host, () => {
 })
 
 const stop = (): void => {
-  server.close(() => void pool.end().then(() => process.exit(0)))
+  server.close(() => void Promise.all([pool.end(), replays.end()]).then(() => process.exit(0)))
   server.closeIdleConnections()
 }
 process.on('SIGTERM', stop)

@@ -7,6 +7,7 @@ import { pino } from 'pino'
 import { inject } from 'vitest'
 import { makeApp } from '../src/app'
 import { appUrl, makePool, type Pool } from '../src/data/pool'
+import { replaysHere } from '../src/threads'
 
 /** A copy of the migrated template for one test file. */
 export const freshDatabase = async (): Promise<string> => {
@@ -53,6 +54,16 @@ export class Visitor {
     return { status: response.status, body: (text ? JSON.parse(text) : null) as T, headers: response.headers }
   }
 
+  /** A file as it comes, or sent as it is; */
+  async file(method: 'GET' | 'POST', path: string, body?: string): Promise<{ status: number; text: string }> {
+    const response = await fetch(`${this.address}/api/v1${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/octet-stream', Cookie: this.cookie },
+      ...(body === undefined ? {} : { body }),
+    })
+    return { status: response.status, text: await response.text() }
+  }
+
   get = <T = Record<string, unknown>>(path: string) => this.ask<T>('GET', `/api/v1${path}`)
   put = <T = Record<string, unknown>>(path: string, body: unknown) =>
     this.ask<T>('PUT', `/api/v1${path}`, body)
@@ -81,6 +92,7 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const pool = makePool(appUrl(ownerUrl))
   const app = makeApp({
     pool,
+    replays: replaysHere,
     now: options.now ?? (() => new Date()),
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
     version: 'test',

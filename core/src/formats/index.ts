@@ -1,4 +1,7 @@
 export * from './answer-log'
+export * from './dates'
+export * from './log-mapping'
+export { judgeFile, type JudgedFile } from './judge-file'
 export * from './judge-log'
 export * from './table'
 export * from './text'

@@ -78,9 +78,15 @@ export const readTable = (raw: string): Table => {
   return { header: header ?? [], rows, delimiter, faults }
 }
 
-/** Writes CSV by RFC 4180, with cells that a spreadsheet would run as a formula kept as text. */
+/** Rows as CSV by RFC 4180, with cells that a spreadsheet would run as a formula kept as text. */
+export const writeRows = (rows: readonly (readonly unknown[])[]): string =>
+  rows.length === 0
+    ? ''
+    : `${Papa.unparse(
+        rows.map((row) => [...row]),
+        { newline: '\r\n', escapeFormulae: FORMULA },
+      )}\r\n`
+
+/** A whole table: its first row names the columns. */
 export const writeTable = (header: readonly string[], rows: readonly (readonly unknown[])[]): string =>
-  Papa.unparse(
-    { fields: [...header], data: rows.map((row) => [...row]) },
-    { newline: '\r\n', escapeFormulae: FORMULA },
-  ) + '\r\n'
+  writeRows([header]) + writeRows(rows)

@@ -39,7 +39,7 @@ describe('today’s plan', () => {
   it('begins a new horse with settling, at the first rung, and says why', () => {
     const plan = planOf([], day(0))
     expect(plan.bursts[0]).toMatchObject({ step: 'settle-in-pen', purpose: 'begin', firstSide: 'none' })
-    expect(plan.bursts[0]!.sides).toEqual([{ side: 'none', rung: 1, asks: 6 }])
+    expect(plan.bursts[0]!.sides).toEqual([{ side: 'none', rung: 1, asks: 6, places: [] }])
     expect(plan.bursts[0]!.reasons).toEqual([
       'New, and all it needs is met',
       'Opens at rung 1, “person at the gate”: the first time starts at the bottom',

@@ -64,16 +64,25 @@ export interface Asking {
   readonly personId: string
 }
 
+/** What a transaction sees: what is committed as it goes, or all of it at one moment and nothing written. */
+export type View = 'as it goes' | 'one moment'
+
+const BEGIN: Record<View, string> = {
+  'as it goes': 'begin',
+  'one moment': 'begin isolation level repeatable read read only',
+}
+
 /** Runs `work` in one transaction that sees one yard and no other. */
 export const inYard = async <T>(
   pool: Pool,
   asking: Asking,
+  view: View,
   work: (client: Client) => Promise<T>,
 ): Promise<T> => {
   const client = await pool.connect()
   let broken: Error | undefined
   try {
-    await client.query('begin')
+    await client.query(BEGIN[view])
     await client.query("select set_config('app.yard_id', $1, true), set_config('app.person_id', $2, true)", [
       asking.yardId,
       asking.personId,

@@ -111,6 +111,9 @@ export const saveDayViews = (
 export const dropDayViews = (client: Client, horseId: string, steps: readonly string[]) =>
   run(client, sql`delete from track_day where horse_id = ${horseId} and step = any(${steps})`)
 
+export const dropAllDayViews = (client: Client, horseId: string) =>
+  run(client, sql`delete from track_day where horse_id = ${horseId}`)
+
 /** Keeps the table small: views of days gone by are made again if anybody asks. */
 export const dropOldDayViews = (client: Client, horseId: string, before: string) =>
   run(client, sql`delete from track_day where horse_id = ${horseId} and day < ${before}`)

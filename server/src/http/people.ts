@@ -27,7 +27,7 @@ const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
 
 const meOf = ({ pool, now }: Dependencies, yardId: string, personId: string): Promise<Me> =>
-  inYard(pool, { yardId, personId }, async (client) => {
+  inYard(pool, { yardId, personId }, 'as it goes', async (client) => {
     const yard = (await yardNow(client))!
     const { id, name, role, settings } = (await personById(client, personId))!
     return {
@@ -69,7 +69,9 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
     const found = await findPersonByEmail(deps.pool, body.email)
     const yardId = found?.yardId ?? NOBODY
     const personId = found?.personId ?? NOBODY
-    const person = await inYard(deps.pool, { yardId, personId }, (client) => personById(client, personId))
+    const person = await inYard(deps.pool, { yardId, personId }, 'as it goes', (client) =>
+      personById(client, personId),
+    )
     if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
       throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
     await startSession(request, personId)
@@ -79,7 +81,7 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
   serveOpen(router, deps, routes.signInDemo, async (_input, request) => {
     const yardId = deps.demo ? await anyYard(deps.pool) : null
     if (yardId === null) throw new Refusal('not-found', 'This is not a demo server.')
-    const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, firstStarter)
+    const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, 'as it goes', firstStarter)
     if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
     await startSession(request, starter.id)
     return meOf(deps, yardId, starter.id)
@@ -96,7 +98,7 @@ const firstRunRoute = (router: Router, deps: Dependencies): void => {
     const yardId = uuid()
     const personId = uuid()
     const passwordHash = await hashPassword(body.password)
-    await inYard(deps.pool, { yardId, personId }, async (client) => {
+    await inYard(deps.pool, { yardId, personId }, 'as it goes', async (client) => {
       await lockFirstRun(client)
       if ((await anyYard(client)) !== null)
         throw new Refusal('already-there', 'This yard has been made already. Sign in instead.')

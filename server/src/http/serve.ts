@@ -1,7 +1,7 @@
 import { mayDo, type Route } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
-import { inYard } from '../data/pool'
+import { inYard, type View } from '../data/pool'
 import { findYardOfPerson, personById, yardNow } from '../data/people'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -61,6 +61,26 @@ export const serveOpen = <P extends z.ZodType, Q extends z.ZodType, B extends z.
 
 const SIGNED_OUT = 'Your sign-in has ended. Sign in again; nothing you logged is lost.'
 
+/** Runs `work` for whoever asks, if they may: in one transaction that sees their yard alone. */
+export const forSignedIn = async <T>(
+  deps: Dependencies,
+  request: Request,
+  needs: Route['needs'],
+  view: View,
+  work: (yard: Yard) => Promise<T>,
+): Promise<T> => {
+  const { personId } = request.session
+  const yardId = personId === undefined ? null : await findYardOfPerson(deps.pool, personId)
+  if (personId === undefined || yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
+  return inYard(deps.pool, { yardId, personId }, view, async (client) => {
+    const person = (await personById(client, personId))!
+    if (needs !== 'open' && needs !== 'signed-in' && !mayDo(person.role, needs))
+      throw new Refusal('not-allowed', `A person in the part of ${person.role} may not do this.`)
+    const { timeZone } = (await yardNow(client))!
+    return work({ client, yardId, personId, role: person.role, timeZone, now: deps.now() })
+  })
+}
+
 /** Registers a route for signed-in people: one transaction that sees their yard alone. */
 export const serve = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   router: Router,
@@ -69,17 +89,9 @@ export const serve = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodT
   work: (yard: Yard, input: Parsed<P, Q, B>) => Promise<z.input<R>>,
 ): void => {
   router[route.method](expressPath(route.path), async (request, response) => {
-    const { personId } = request.session
-    const yardId = personId === undefined ? null : await findYardOfPerson(deps.pool, personId)
-    if (personId === undefined || yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
-    const value = await inYard(deps.pool, { yardId, personId }, async (client) => {
-      const person = (await personById(client, personId))!
-      if (route.needs !== 'open' && route.needs !== 'signed-in' && !mayDo(person.role, route.needs))
-        throw new Refusal('not-allowed', `A person in the part of ${person.role} may not do this.`)
-      const input = parse(route, request)
-      const { timeZone } = (await yardNow(client))!
-      return work({ client, yardId, personId, role: person.role, timeZone, now: deps.now() }, input)
-    })
+    const value = await forSignedIn(deps, request, route.needs, 'as it goes', (yard) =>
+      work(yard, parse(route, request)),
+    )
     reply(deps, route, response, value)
   })
 }

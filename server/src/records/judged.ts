@@ -15,13 +15,13 @@ import {
 import { evidence } from '../data/answers'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
 import { lockHorse, programById } from '../data/horses'
-import { allTracks, dayViews, dropOldDayViews, saveDayViews, type DayView } from '../data/tracks'
+import { allTracks, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
 import { todayIn, type Yard } from './yard'
 
 export const programOf = async (yard: Yard, horse: Horse): Promise<Program> =>
   (await programById(yard.client, horse.programId))!.document
 
-const trackList = (program: Program): readonly DayView['step'][] =>
+const trackList = (program: Program): readonly TrackKey[] =>
   program.steps.flatMap((step) => sidesOf(step).map((side) => trackKey(step.key, side)))
 
 const isPastKnown = (records: Records, on: string): boolean =>
@@ -60,7 +60,8 @@ const fill = async (
     }))
   await dropOldDayViews(yard.client, horseId, on)
   await saveDayViews(yard.client, yard.yardId, horseId, on, missing)
-  return new Map([...known, ...missing.map(({ step, side, view }) => [trackKey(step, side), view] as const)])
+  const made = new Map(missing.map(({ step, side, view }) => [trackKey(step, side), view] as const))
+  return new Map(trackList(program).map((key) => [key, known.get(key) ?? made.get(key)!]))
 }
 
 /** Every track of a horse on a day: one indexed read, filled on the day's first. */
@@ -73,8 +74,9 @@ export const judgedTracks = async (
   if (on !== todayIn(yard)) return judgedFromAnswers(yard, horseId, program, on)
   const found = await dayViews(yard.client, horseId, on)
   const known = new Map(found.map(({ step, side, view }) => [trackKey(step, side), view] as const))
-  return trackList(program).every((key) => known.has(key as TrackKey))
-    ? known
+  const tracks = trackList(program)
+  return tracks.every((key) => known.has(key))
+    ? new Map(tracks.map((key) => [key, known.get(key)!]))
     : fill(yard, horseId, program, on, known)
 }
 

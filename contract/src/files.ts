@@ -1,0 +1,42 @@
+import type { Action } from './rights'
+
+/** A route that carries a whole file, streamed; what it needs is in the same table of rights. */
+export interface FileRoute {
+  readonly method: 'get' | 'post'
+  readonly path: string
+  readonly summary: string
+  readonly needs: Action
+  /** The media type of what is sent, or of what is given. */
+  readonly type: string
+}
+
+export const files = {
+  answersOut: {
+    method: 'get',
+    path: '/out/answers.csv',
+    summary: 'Answers of the yard, or of one horse (`?horseId=`), as CSV (RFC 4180)',
+    needs: 'take-out',
+    type: 'text/csv',
+  },
+  yardOut: {
+    method: 'get',
+    path: '/out/yard.json',
+    summary: 'The whole yard as one JSON document',
+    needs: 'take-out',
+    type: 'application/json',
+  },
+  yardIn: {
+    method: 'post',
+    path: '/in/yard',
+    summary: 'Bring a whole yard into an empty one: all of it or nothing',
+    needs: 'bring-in',
+    type: 'application/octet-stream',
+  },
+  answersIn: {
+    method: 'post',
+    path: '/in/answers',
+    summary: 'Bring in a log of answers, one JSON object a line: all of it or nothing',
+    needs: 'bring-in',
+    type: 'application/x-ndjson',
+  },
+} as const satisfies Readonly<Record<string, FileRoute>>

@@ -1,0 +1,69 @@
+import type { Program } from '@still-pine/core/program'
+import { z } from 'zod'
+import { KindSchema, StepKey } from './primitives'
+import { STOP_RULES } from './stop-rules'
+
+const Words = z.string().max(2000)
+const Rung = z.number().int().min(1).max(20)
+const RoleSchema = z.enum(['stand-caught', 'go-loose'])
+
+const NeedRefSchema = z
+  .object({
+    step: StepKey.optional(),
+    role: RoleSchema.optional(),
+    rung: Rung.optional(),
+    fromRung: Rung.optional(),
+  })
+  .strict()
+
+const NeedSchema = z.object({ chance: z.number(), low: z.number(), calm: z.number() })
+
+const StepSchema = z.object({
+  key: StepKey,
+  name: Words.min(1),
+  stage: z.number().int().min(1).max(9),
+  kind: KindSchema,
+  sided: z.boolean(),
+  allRound: z.boolean(),
+  rungs: z.array(Words.min(1)).min(1).max(20),
+  rungCount: Rung.optional(),
+  requiredRung: Rung,
+  needs: z.array(NeedRefSchema),
+  roles: z.array(RoleSchema),
+  need: NeedSchema.optional(),
+})
+
+const GuardedSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('step'), step: StepKey, fromRung: Rung }),
+  z.object({ kind: z.literal('event'), event: Words, after: StepKey }),
+])
+
+const GateSchema = z.object({
+  key: StepKey,
+  name: Words.min(1),
+  guards: GuardedSchema,
+  solid: z.array(NeedRefSchema),
+  ticked: z.boolean(),
+  met: z.array(NeedRefSchema),
+  stops: z.array(z.enum(STOP_RULES)),
+  leastMonths: z.number().int().min(0).max(600).optional(),
+  dueToday: z.array(StepKey),
+  freshDays: z.number().int().min(1).max(365),
+})
+
+const four = <T extends z.ZodType>(part: T) => z.tuple([part, part, part, part])
+
+/** One version of a school's way of working, as a document. */
+export const ProgramSchema = z.object({
+  school: StepKey,
+  name: Words.min(1),
+  version: z.number().int().min(1),
+  pace: z.object({ limits: four(z.number().positive()), phases: four(Words) }),
+  frightRule: Words,
+  release: Words,
+  reward: Words,
+  leadPosition: Words,
+  steps: z.array(StepSchema).min(1).max(500),
+  gates: z.array(GateSchema).max(50),
+  carryOver: z.array(z.object({ from: StepKey, to: StepKey, share: z.number().min(0).max(1) })),
+}) as unknown as z.ZodType<Program>

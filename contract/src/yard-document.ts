@@ -1,0 +1,185 @@
+import { z } from 'zod'
+import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
+import { HorseForm } from './horses'
+import { TimeZone } from './people'
+import {
+  CalmSchema,
+  Day,
+  GradeSchema,
+  Id,
+  Instant,
+  Name,
+  PlaceSchema,
+  SideSchema,
+  Sign,
+  StepKey,
+  Text,
+} from './primitives'
+import { ProgramSchema } from './program'
+import { ROLES } from './rights'
+
+/** The name and the version of the format; a reader refuses a version it does not know. */
+export const YARD_FORMAT = 'still-pine-yard'
+export const YARD_FORMAT_VERSION = 1
+
+const Rung = z.number().int().min(1).max(20)
+
+/** The parts of a yard's document, in the order in which they stand: each names only what stands before it. */
+export const YARD_PARTS = {
+  programs: z.object({ document: ProgramSchema }),
+  people: z.object({ id: Id, name: Name, role: z.enum(ROLES) }),
+  horses: HorseForm.extend({
+    id: Id,
+    school: StepKey,
+    schoolVersion: z.number().int().min(1),
+    handOver: z.array(StepKey).max(200),
+    version: z.number().int().min(1),
+    createdAt: Instant,
+  }),
+  sessions: z.object({
+    id: Id,
+    horse: Id,
+    person: Id,
+    startedAt: Instant,
+    day: Day,
+    place: z.string().max(80).nullable(),
+    note: Text,
+    confirmedAt: Instant.nullable(),
+  }),
+  answers: z.object({
+    id: Id,
+    horse: Id,
+    session: Id,
+    person: Id,
+    step: StepKey,
+    side: SideSchema,
+    rung: Rung,
+    grade: GradeSchema,
+    calm: CalmSchema.nullable(),
+    at: Instant,
+    day: Day,
+    phoneAt: Instant,
+    ahead: z.boolean(),
+    byChance: z.boolean(),
+    recalled: z.boolean(),
+    uncued: z.boolean(),
+    place: PlaceSchema.nullable(),
+    moving: z.boolean(),
+    seconds: z.number().min(0).max(86_400).nullable(),
+    fault: z.string().max(200).nullable(),
+    sign: Sign.nullable(),
+    replaces: Id.nullable(),
+  }),
+  voidings: z.object({ id: Id, answer: Id, person: Id, at: Instant, reason: z.string().max(200) }),
+  checks: z.object({
+    id: Id,
+    horse: Id,
+    person: Id,
+    kind: z.enum(CHECK_KINDS),
+    on: Day,
+    until: Day.nullable(),
+    passed: z.boolean(),
+    note: Text,
+  }),
+  incidents: z.object({
+    id: Id,
+    horse: Id,
+    person: Id,
+    kind: z.enum(INCIDENT_KINDS),
+    on: Day,
+    step: StepKey.nullable(),
+    side: SideSchema.nullable(),
+    serious: z.boolean(),
+    where: Text,
+    before: Text,
+    after: Text,
+  }),
+  confirmations: z.object({
+    horse: Id,
+    day: Day,
+    confirmed: z.array(z.enum(CONFIRMATIONS)),
+    person: Id,
+  }),
+  overrules: z.object({
+    id: Id,
+    horse: Id,
+    person: Id,
+    gate: StepKey,
+    day: Day,
+    verdict: z.enum(['check-first', 'not-yet']),
+    reason: z.string().max(1000),
+    at: Instant,
+  }),
+} as const
+
+export type YardPart = keyof typeof YARD_PARTS
+export type YardRecord<P extends YardPart> = z.output<(typeof YARD_PARTS)[P]>
+
+export const YARD_PART_NAMES = Object.keys(YARD_PARTS) as YardPart[]
+
+export const YardHead = z.object({
+  format: z.literal(YARD_FORMAT),
+  version: z.literal(YARD_FORMAT_VERSION),
+  yard: z.object({ name: Name, timeZone: TimeZone }),
+})
+
+/** A whole yard as one JSON document. */
+export const YardDocument = YardHead.extend({
+  programs: z.array(YARD_PARTS.programs),
+  people: z.array(YARD_PARTS.people),
+  horses: z.array(YARD_PARTS.horses),
+  sessions: z.array(YARD_PARTS.sessions),
+  answers: z.array(YARD_PARTS.answers),
+  voidings: z.array(YARD_PARTS.voidings),
+  checks: z.array(YARD_PARTS.checks),
+  incidents: z.array(YARD_PARTS.incidents),
+  confirmations: z.array(YARD_PARTS.confirmations),
+  overrules: z.array(YARD_PARTS.overrules),
+})
+
+/** One answer of a log from elsewhere, as it is brought in: a horse is named by its id here. */
+export const BroughtAnswer = YARD_PARTS.answers
+  .pick({
+    step: true,
+    side: true,
+    rung: true,
+    grade: true,
+    calm: true,
+    at: true,
+    byChance: true,
+    recalled: true,
+    uncued: true,
+    place: true,
+    moving: true,
+    fault: true,
+    sign: true,
+  })
+  .extend({
+    id: Id,
+    horseId: Id,
+    /** Answers of one session share this. */
+    sessionId: Id,
+  })
+
+export const BroughtSession = z.object({
+  id: Id,
+  horseId: Id,
+  startedAt: Instant,
+  place: z.string().max(80).nullable(),
+  note: Text,
+})
+
+/** One line of a log that is brought in; sessions stand before their answers. */
+export const BroughtLine = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('session'), session: BroughtSession }),
+  z.object({ do: z.literal('answer'), line: z.number().int(), answer: BroughtAnswer }),
+])
+
+/** What a long bringing-in says while it runs, one line at a time; the last is `done` or `problem`. */
+export type Progress =
+  | { readonly step: 'reading'; readonly answers: number }
+  | { readonly step: 'judging'; readonly horses: number; readonly of: number }
+  | { readonly step: 'done'; readonly answers: number; readonly horses: number }
+  | { readonly step: 'problem'; readonly title: string; readonly reasons: readonly string[] }
+
+export type BroughtLine = z.infer<typeof BroughtLine>

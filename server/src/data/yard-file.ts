@@ -1,0 +1,195 @@
+import type { YardPart, YardRecord } from '@still-pine/contract'
+import { rows, run, sql, type Client, type Sql } from './sql'
+
+// Instants are written as ISO 8601 in UTC with milliseconds, as the clients make them.
+const instant = (column: string): string =>
+  `to_char(${column} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`
+
+const plain = (text: string): Sql => ({ text, values: [] })
+
+/** How each part is read: every column under its name in the document, in its order. */
+const READ: Readonly<Record<YardPart, Sql>> = {
+  programs: plain(`select document from program p
+    where exists (select from horse h where h.program_id = p.id) order by school, version`),
+  people: plain(`select id, name, role from person p where exists (
+      select from pen_session r where r.person_id = p.id union all select from answer r where r.person_id = p.id
+      union all select from voiding r where r.person_id = p.id union all select from care_check r where r.person_id = p.id
+      union all select from incident r where r.person_id = p.id
+      union all select from day_confirmation r where r.person_id = p.id
+      union all select from overrule r where r.person_id = p.id) order by id`),
+  horses:
+    plain(`select h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.id, p.school,
+      p.version as "schoolVersion", h.hand_over as "handOver", h.version, ${instant('h.created_at')} as "createdAt"
+    from horse h join program p on p.id = h.program_id order by h.created_at, h.id`),
+  sessions:
+    plain(`select id, horse_id as horse, person_id as person, ${instant('started_at')} as "startedAt", day, place,
+      note, ${instant('confirmed_at')} as "confirmedAt"
+    from pen_session order by pen_session.started_at, id`),
+  answers:
+    plain(`select id, horse_id as horse, session_id as session, person_id as person, step, side, rung, grade, calm,
+      ${instant('at')} as at, day, ${instant('phone_at')} as "phoneAt", ahead, by_chance as "byChance", recalled,
+      uncued, place, moving, seconds, fault, sign, replaces
+    from answer order by seq`),
+  voidings: plain(`select id, answer_id as answer, person_id as person, ${instant('at')} as at, reason
+    from voiding order by voiding.at, id`),
+  checks:
+    plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", until_day as until, passed, note
+    from care_check order by on_day, id`),
+  incidents:
+    plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", step, side, serious,
+      place as "where", before, after
+    from incident order by on_day, id`),
+  confirmations: plain(`select horse_id as horse, day, confirmed, person_id as person
+    from day_confirmation order by day, horse_id`),
+  overrules: plain(`select id, horse_id as horse, person_id as person, gate, day, verdict, reason,
+      ${instant('at')} as at
+    from overrule order by overrule.at, id`),
+}
+
+const PAGE = 5_000
+
+/** A part of the yard, a page at a time; a cursor, so that neither side holds all of it. */
+export async function* partOf<P extends YardPart>(client: Client, part: P): AsyncGenerator<YardRecord<P>[]> {
+  await run(client, plain(`declare part_cursor no scroll cursor for ${READ[part].text}`))
+  for (;;) {
+    const page = await rows<YardRecord<P>>(client, plain(`fetch ${PAGE} from part_cursor`))
+    if (page.length > 0) yield page
+    if (page.length < PAGE) break
+  }
+  await run(client, plain('close part_cursor'))
+}
+
+export interface LogLine {
+  readonly horseId: string
+  readonly horse: string
+  readonly step: string
+  readonly side: string
+  readonly at: string
+  readonly rung: number
+  readonly grade: number
+  readonly calm: number | null
+  readonly byChance: boolean
+  readonly recalled: boolean
+  readonly uncued: boolean
+  readonly place: number | null
+  readonly moving: boolean
+  readonly session: string
+  readonly person: string
+  readonly where: string | null
+  readonly sign: string | null
+  readonly fault: string | null
+}
+
+/** The answers that stand, of one horse or all, as a log: times in the yard's own zone, with its offset. */
+export async function* logOf(
+  client: Client,
+  horseId: string | null,
+  timeZone: string,
+): AsyncGenerator<LogLine[]> {
+  // The zone is set for the transaction, and the text of a timestamptz then follows it.
+  await run(client, sql`select set_config('timezone', ${timeZone}, true)`)
+  const text = `declare log_cursor no scroll cursor for
+    select a.horse_id as "horseId", h.name as horse, a.step, a.side,
+           to_char(a.at, 'YYYY-MM-DD"T"HH24:MI:SS.MSTZH:TZM') as at, a.rung, a.grade, a.calm,
+           a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.session_id as session,
+           p.name as person, s.place as "where", a.sign, a.fault
+    from answer a join horse h on h.id = a.horse_id join person p on p.id = a.person_id
+    join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
+    where v.id is null and ($1::uuid is null or a.horse_id = $1)
+    order by h.created_at, h.id, a.at, a.seq`
+  await run(client, { text, values: [horseId] })
+  for (;;) {
+    const page = await rows<LogLine>(client, plain(`fetch ${PAGE} from log_cursor`))
+    if (page.length > 0) yield page
+    if (page.length < PAGE) break
+  }
+  await run(client, plain('close log_cursor'))
+}
+
+export const hasHorses = async (client: Client): Promise<boolean> =>
+  (await rows(client, sql`select from horse limit 1`)).length > 0
+
+export const renameYard = (client: Client, yard: { name: string; timeZone: string }) =>
+  run(client, sql`update yard set name = ${yard.name}, time_zone = ${yard.timeZone}`)
+
+/** Programs nobody works by make room for those of a document. */
+export const clearPrograms = (client: Client) => run(client, sql`delete from program`)
+
+const json = (records: readonly unknown[]): string =>
+  JSON.stringify(records.map((record, n) => ({ ...(record as object), n })))
+
+type Insert = (yardId: string, records: readonly unknown[]) => Sql
+
+/** How each part is written, many records in one statement, in their order. Programs are written by the caller. */
+const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
+  people: (yardId, records) => sql`
+    insert into person (id, yard_id, name, email, role, password_hash, settings, created_at)
+    select r.id, ${yardId}, r.name, null, r.role, null, '{}'::jsonb, now()
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, name text, role text) order by n`,
+  horses: (yardId, records) => sql`
+    insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, hand_over,
+                       version, created_at)
+    select r.id, ${yardId}, p.id, r.name, r.born, r.sex, r.kind, r.marks, r.origin, r.handled, r.arrived,
+           r."handOver", r.version, r."createdAt"
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, school text, "schoolVersion" int, name text,
+      born date, sex text, kind text, marks text, origin text, handled boolean, arrived date, "handOver" text[],
+      version int, "createdAt" timestamptz)
+    join program p on p.school = r.school and p.version = r."schoolVersion" order by n`,
+  sessions: (yardId, records) => sql`
+    insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, note, confirmed_at)
+    select r.id, ${yardId}, r.horse, r.person, r."startedAt", r.day, r.place, r.note, r."confirmedAt"
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid,
+      "startedAt" timestamptz, day date, place text, note text, "confirmedAt" timestamptz) order by n`,
+  answers: (yardId, records) => sql`
+    insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
+                        phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, replaces)
+    select r.id, ${yardId}, r.horse, r.session, r.person, r.step, r.side, r.rung, r.grade, r.calm, r.at, r.day,
+           r."phoneAt", r.ahead, r."byChance", r.recalled, r.uncued, r.place, r.moving, r.seconds, r.fault, r.sign,
+           r.replaces
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, session uuid, person uuid,
+      step text, side text, rung int, grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz,
+      ahead boolean, "byChance" boolean, recalled boolean, uncued boolean, place int, moving boolean, seconds real,
+      fault text, sign text, replaces uuid) order by n`,
+  voidings: (yardId, records) => sql`
+    insert into voiding (id, yard_id, answer_id, person_id, at, reason)
+    select r.id, ${yardId}, r.answer, r.person, r.at, r.reason
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, answer uuid, person uuid, at timestamptz,
+      reason text) order by n`,
+  checks: (yardId, records) => sql`
+    insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, note)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.until, r.passed, r.note
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
+      until date, passed boolean, note text) order by n`,
+  incidents: (yardId, records) => sql`
+    insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, serious, place, before, after)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.step, r.side, r.serious, r."where", r.before, r.after
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
+      step text, side text, serious boolean, "where" text, before text, after text) order by n`,
+  confirmations: (yardId, records) => sql`
+    insert into day_confirmation (yard_id, horse_id, day, confirmed, person_id)
+    select ${yardId}, r.horse, r.day, r.confirmed, r.person
+    from json_to_recordset(${json(records)}::json) as r(n int, horse uuid, day date, confirmed text[], person uuid)
+    order by n`,
+  overrules: (yardId, records) => sql`
+    insert into overrule (id, yard_id, horse_id, person_id, gate, day, verdict, reason, at)
+    select r.id, ${yardId}, r.horse, r.person, r.gate, r.day, r.verdict, r.reason, r.at
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, gate text, day date,
+      verdict text, reason text, at timestamptz) order by n`,
+}
+
+/** Writes records of a part; gives how many were written. */
+export const insertPart = (
+  client: Client,
+  yardId: string,
+  part: Exclude<YardPart, 'programs'>,
+  records: readonly unknown[],
+): Promise<number> => run(client, WRITE[part](yardId, records))
+
+/** Brings the tips of all horses of the yard to their newest answer. */
+export const saveAllTips = (client: Client) =>
+  run(
+    client,
+    sql`update horse h set last_at = a.at, last_seq = a.seq
+        from (select distinct on (horse_id) horse_id, at, seq from answer order by horse_id, at desc, seq desc) a
+        where a.horse_id = h.id`,
+  )
