@@ -34,6 +34,7 @@ export const router = createBrowserRouter([
       { path: 'after/:horseId', element: page(() => import('../after/after-page')) },
       { path: 'week', element: page(() => import('../week/week-page')) },
       { path: 'yard', element: page(() => import('../yard/yard-page')) },
+      { path: 'yard/in', element: page(() => import('../yard/files/bring-in-page')) },
       { path: 'yard/waiting', element: page(() => import('../yard/waiting-page')) },
       { path: 'horses/new', element: page(() => import('../yard/new-horse-page')) },
       { path: 'horses/:horseId', element: page(() => import('../horse/line-page')) },

@@ -1,4 +1,6 @@
-import type { Settings } from '@still-pine/contract'
+import type { Settings, TodayRow } from '@still-pine/contract'
+import { files } from '@still-pine/contract/files'
+import { mayDo } from '@still-pine/contract/rights'
 import { useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
@@ -156,9 +158,48 @@ const SettingsForm = ({ settings }: { settings: Settings }) => {
   )
 }
 
-/** Horses, people and one’s own settings. */
+const Files = ({ rows }: { rows: readonly TodayRow[] }) => (
+  <section className="flex flex-col gap-2">
+    <h2 className="text-2xl">Take out, bring in</h2>
+    <p>Everything here is yours, in open formats.</p>
+    <a className="inline-flex min-h-11 items-center underline" href={`/api/v1${files.yardOut.path}`} download>
+      Take out the whole yard (JSON)
+    </a>
+    <a
+      className="inline-flex min-h-11 items-center underline"
+      href={`/api/v1${files.answersOut.path}`}
+      download
+    >
+      Take out all answers (CSV)
+    </a>
+    {rows.length > 0 && (
+      <details>
+        <summary className="min-h-11 font-bold">Answers of one horse (CSV)</summary>
+        <ul>
+          {rows.map(({ horse }) => (
+            <li key={horse.id}>
+              <a
+                className="inline-flex min-h-11 items-center underline"
+                href={`/api/v1${files.answersOut.path}?horseId=${horse.id}`}
+                download={`${horse.name}.csv`}
+              >
+                {horse.name}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </details>
+    )}
+    <Link className="inline-flex min-h-11 items-center underline" to="/yard/in">
+      Bring in a log or a yard
+    </Link>
+  </section>
+)
+
+/** Horses, people, files and one’s own settings. */
 const YardPage = () => {
   const { data: me } = useMeQuery()
+  const { data: today } = useTodayQuery()
   const [signOut] = useSignOutMutation()
   const dispatch = useAppDispatch()
   if (!me) return <Loading />
@@ -179,7 +220,10 @@ const YardPage = () => {
       </div>
       <div className="grid gap-8 desk:grid-cols-3">
         <Horses />
-        <People />
+        <div className="flex flex-col gap-8">
+          <People />
+          {mayDo(me.person.role, 'take-out') && <Files rows={today?.rows ?? []} />}
+        </div>
         <SettingsForm settings={me.person.settings} />
       </div>
     </main>

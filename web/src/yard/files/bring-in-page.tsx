@@ -1,0 +1,112 @@
+import { files } from '@still-pine/contract/files'
+import { mayDo } from '@still-pine/contract/rights'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useMeQuery } from '../../app/api'
+import { sendFile, type Ended, type Sending } from '../../app/send-file'
+import type { ReadFile } from '../../threads/log-reader.worker'
+import { Button } from '../../ui/button'
+import { Field, INPUT, Notice } from '../../ui/field'
+import { Loading } from '../../ui/loading'
+import { BringLog } from './bring-log'
+import { EndedNotice, SendingBar } from './sending-bar'
+import { useLogReader } from './use-log-reader'
+
+const isYard = (file: File): boolean => file.name.toLowerCase().endsWith('.json')
+
+/** A whole yard's document: sent as it is. */
+const BringYard = ({ file }: { file: File }) => {
+  const [now, setNow] = useState<Sending | null>(null)
+  const [ended, setEnded] = useState<Ended | null>(null)
+  const bring = async (): Promise<void> => {
+    setEnded(null)
+    setNow({ step: 'sending', share: 0 })
+    setEnded(await sendFile(files.yardIn.path, files.yardIn.type, file, setNow))
+    setNow(null)
+  }
+  return (
+    <div className="flex flex-col gap-4">
+      <p>
+        The document of a yard, {Math.max(1, Math.round(file.size / 1024)).toLocaleString()} kB. It brings
+        horses, sessions, answers, checks and incidents, and gives this yard its name. It goes into a yard
+        without horses.
+      </p>
+      {now && <SendingBar now={now} />}
+      {ended && <EndedNotice ended={ended} />}
+      {ended?.step !== 'done' && (
+        <Button look="act" className="self-start" disabled={now !== null} onClick={() => void bring()}>
+          Bring in the yard
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** Files from elsewhere: a log of answers, or a whole yard. */
+const BringInPage = () => {
+  const { data: me } = useMeQuery()
+  const reader = useLogReader()
+  const [file, setFile] = useState<File | null>(null)
+  const [log, setLog] = useState<ReadFile | null>(null)
+  const [fault, setFault] = useState<string | null>(null)
+  if (!me || !reader) return <Loading />
+  const choose = async (chosen: File | undefined): Promise<void> => {
+    setLog(null)
+    setFault(null)
+    setFile(chosen ?? null)
+    if (!chosen || isYard(chosen)) return
+    try {
+      const read = await reader.read(await chosen.arrayBuffer())
+      if (read.header.length === 0) setFault('There is nothing in this file.')
+      else setLog(read)
+    } catch {
+      setFault('This file could not be read on this device. Close other pages, or try it on a larger one.')
+    }
+  }
+  return (
+    <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">
+      <h1 className="text-3xl">
+        <Link to="/yard" className="underline decoration-2 underline-offset-4">
+          {me.yard.name}
+        </Link>
+        : bring in
+      </h1>
+      {mayDo(me.person.role, 'bring-in') ? (
+        <>
+          <div className="max-w-xl">
+            <Field
+              label="File"
+              hint="A log of answers as CSV, from here or elsewhere; or a whole yard as JSON. Nothing is kept until you say so."
+            >
+              {(props) => (
+                <input
+                  type="file"
+                  accept=".csv,.tsv,.txt,.json"
+                  className={INPUT}
+                  onChange={(event) => void choose(event.target.files?.[0])}
+                  {...props}
+                />
+              )}
+            </Field>
+          </div>
+          {fault && <Notice tone="stop">{fault}</Notice>}
+          {file && isYard(file) && <BringYard key={file.name + file.lastModified} file={file} />}
+          {file && !isYard(file) && !log && !fault && <p role="status">Reading …</p>}
+          {file && log && (
+            <BringLog
+              key={file.name + file.lastModified}
+              reader={reader}
+              file={log}
+              fileName={file.name}
+              timeZone={me.yard.timeZone}
+            />
+          )}
+        </>
+      ) : (
+        <Notice>Bringing in is for starters.</Notice>
+      )}
+    </main>
+  )
+}
+
+export default BringInPage
