@@ -12,6 +12,11 @@ const PRODUCT = {
   files: ['package-lock.json', 'web/index.html', 'web/vite.config.ts', 'tools/build.mjs'],
   stamp: 'web/dist/.built-from',
 }
+const SERVER = {
+  sources: ['core/src', 'contract/src', 'server/src'],
+  files: ['package-lock.json', 'tools/build.mjs'],
+  stamp: 'server/dist/.built-from',
+}
 const JUDGE = {
   sources: ['core/src'],
   files: ['package-lock.json', 'tools/build.mjs'],
@@ -76,6 +81,15 @@ export const buildJudge = async () => {
   return outfile
 }
 
+const bundleServer = async () => {
+  await bundle('server/src/main.ts', 'server/dist/main.js')
+  await bundle('server/src/rebuild-main.ts', 'server/dist/rebuild.js')
+  await bundle('server/src/threads/replay.ts', 'server/dist/replay.js')
+}
+
+/** The server alone, for commands that show nothing. */
+export const buildServer = () => buildOnce(SERVER, bundleServer)
+
 const buildProduct = async () => {
   say('Building …')
   execFileSync(
@@ -86,8 +100,7 @@ const buildProduct = async () => {
       stdio: 'inherit',
     },
   )
-  await bundle('server/src/main.ts', 'server/dist/main.js')
-  await bundle('server/src/threads/replay.ts', 'server/dist/replay.js')
+  await bundleServer()
   await bundle('demo/src/load.ts', 'demo/dist/load.js')
 }
 

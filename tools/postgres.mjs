@@ -142,6 +142,17 @@ export const startCluster = async (folder, { throwaway = false } = {}) => {
   return { url: address(DATABASE), address, port, pid, restart, stop: () => stopRunning(data) }
 }
 
+/** Whether a server runs on this folder. */
+export const runningCluster = (folder) => running(join(folder, 'data')) !== null
+
+/** Runs one of PostgreSQL's own programs as whoever we are, and gives what it prints. */
+export const client = (program, args) => {
+  const done = spawnSync(join(binFolder(), program), args, { encoding: 'utf8', maxBuffer: 1 << 26 })
+  if (done.status === 0) return done.stdout
+  // An address holds a password, and is not repeated.
+  throw new CannotGoOn(`${program}: ${(done.stderr || done.error?.message || 'failed').trim()}`)
+}
+
 /** Stops a cluster and takes its folder away. */
 export const removeCluster = async (folder) => {
   await stopRunning(join(folder, 'data'))

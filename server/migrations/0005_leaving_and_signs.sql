@@ -19,7 +19,17 @@ grant update (side, place, before, after) on incident to still_pine_app;
 -- A hold is lifted by giving it its last day.
 grant update (until_day, note) on care_check to still_pine_app;
 
+-- For working all tracks out again: the fourth and last look-up without a yard, and ids alone.
+create function all_yards() returns setof uuid
+  language sql stable security definer set search_path = public as $$ select id from yard order by created_at, id $$;
+grant create on schema public to still_pine_lookup;
+alter function all_yards owner to still_pine_lookup;
+revoke create on schema public from still_pine_lookup;
+revoke all on function all_yards from public;
+grant execute on function all_yards to still_pine_app;
+
 -- Down Migration
+drop function all_yards;
 revoke update (name, time_zone) on yard from still_pine_app;
 revoke update (until_day, note) on care_check from still_pine_app;
 revoke update (side, place, before, after) on incident from still_pine_app;

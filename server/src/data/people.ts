@@ -30,6 +30,9 @@ export const findYardOfPerson = async (client: Client, personId: string): Promis
 export const anyYard = async (client: Client): Promise<string | null> =>
   (await maybeRow<{ id: string | null }>(client, sql`select any_yard() as id`))?.id ?? null
 
+export const allYards = async (client: Client): Promise<string[]> =>
+  (await rows<{ id: string }>(client, sql`select id from all_yards() as id`)).map(({ id }) => id)
+
 /** Lets one first run at a time look and make. */
 export const lockFirstRun = (client: Client) => run(client, sql`select pg_advisory_xact_lock(7166001)`)
 

@@ -19,13 +19,17 @@ export interface Rebuilt {
   readonly differences: readonly Difference[]
 }
 
+/** Machines differ in the last digits of an exponential; nobody ever sees those. */
+const SAME = 1e-9
+
 const isSame = (a: TrackRecord | undefined, b: TrackRecord | undefined): boolean => {
   if (!a || !b) return a === b
-  const equal = (x: Float64Array, y: Float64Array): boolean => x.every((value, i) => value === y[i])
+  const equal = (x: Float64Array, y: Float64Array): boolean =>
+    x.every((value, i) => Math.abs(value - y[i]!) < SAME)
   return (
     equal(a.belief.ability, b.belief.ability) &&
     equal(a.belief.calm, b.belief.calm) &&
-    a.belief.logLikelihood === b.belief.logLikelihood &&
+    Math.abs(a.belief.logLikelihood - b.belief.logLikelihood) < SAME &&
     a.belief.lastDay === b.belief.lastDay &&
     a.belief.daysWorked === b.belief.daysWorked
   )

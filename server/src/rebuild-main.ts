@@ -1,0 +1,67 @@
+import { fileURLToPath } from 'node:url'
+import type { Client } from './data/sql'
+import { allHorses } from './data/horses'
+import { allYards, yardNow } from './data/people'
+import { appUrl, inYard, makePool, migrate } from './data/pool'
+import { rebuildAll, type Rebuilt } from './records/rebuild'
+import type { Yard } from './records/yard'
+import { replaysOnThreads } from './threads'
+
+// `npm run rebuild`: works every track of every yard out again from its answers, and says which were stored otherwise.
+const NOBODY = '00000000-0000-0000-0000-000000000000'
+const { env } = process
+const ownerUrl = env.DATABASE_URL!
+await migrate(ownerUrl, env.STILL_PINE_MIGRATIONS!)
+const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
+const replays = replaysOnThreads(
+  fileURLToPath(new URL('./replay.js', import.meta.url)),
+  env.THREADS ? Number(env.THREADS) : undefined,
+)
+
+const inYardOf = <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<T> =>
+  inYard(pool, { yardId, personId: NOBODY }, 'as it goes', async (client: Client) => {
+    const { timeZone } = (await yardNow(client))!
+    return work({ client, yardId, personId: NOBODY, role: 'starter', timeZone, now: new Date() })
+  })
+
+/** A few horses at a time, so that nobody who logs waits long. */
+const rebuildYard = async (yardId: string): Promise<Rebuilt & { name: string }> => {
+  const { name, ids } = await inYardOf(yardId, async ({ client }) => ({
+    name: (await yardNow(client))!.name,
+    ids: (await allHorses(client)).map(({ id }) => id),
+  }))
+  const parts: Rebuilt[] = []
+  for (let from = 0; from < ids.length; from += replays.atOnce) {
+    const some = new Set(ids.slice(from, from + replays.atOnce))
+    parts.push(await inYardOf(yardId, (yard) => rebuildAll(yard, replays, () => undefined, some)))
+    if (process.stderr.isTTY) process.stderr.write(`\r${name}: ${from + some.size} of ${ids.length} horses`)
+  }
+  if (process.stderr.isTTY) process.stderr.write('\n')
+  const sum = (of: (part: Rebuilt) => number): number => parts.reduce((total, part) => total + of(part), 0)
+  return {
+    name,
+    horses: ids.length,
+    answers: sum(({ answers }) => answers),
+    tracks: sum(({ tracks }) => tracks),
+    differences: parts.flatMap(({ differences }) => differences),
+  }
+}
+
+const began = performance.now()
+let differed = 0
+for (const yardId of await allYards(pool)) {
+  const { name, horses, answers, tracks, differences } = await rebuildYard(yardId)
+  console.log(`${name}: ${tracks} tracks of ${horses} horses worked out again from ${answers} answers.`)
+  for (const { horse, tracks } of differences)
+    console.log(`  ${horse}: stored otherwise, now mended: ${tracks.join(', ')}`)
+  differed += differences.reduce((sum, { tracks }) => sum + tracks.length, 0)
+}
+const seconds = ((performance.now() - began) / 1000).toFixed(1)
+console.log(
+  differed === 0
+    ? `Every stored track was as worked out (${seconds} s).`
+    : `${differed} tracks were stored otherwise and are mended (${seconds} s).`,
+)
+await replays.end()
+await pool.end()
+process.exitCode = differed === 0 ? 0 : 1
