@@ -1,5 +1,5 @@
 import { daysBetween, isHalfWeight, type Answer, type Day, type Kind } from '../answer'
-import { expectation, gaussian, meanOf, normalise, quantile, type Density } from './grid'
+import { expectation, gaussian, GRID, meanOf, quantile, type Density } from './grid'
 import { difficulty, gradeAtMost, tablesFor } from './likelihood'
 import type { Model } from './model'
 import { afterAnswer, afterRest } from './moves'
@@ -41,8 +41,29 @@ export const restedTo = (model: Model, belief: Belief, day: Day): Belief => {
   }
 }
 
-const weighed = (density: Density, likelihood: Float64Array, half: boolean): Density =>
-  normalise(density.map((weight, i) => weight * (half ? Math.sqrt(likelihood[i]!) : likelihood[i]!)))
+interface Weighed {
+  readonly density: Density
+  /** Σ weight · likelihood, never raised to a power: how likely the answer was. */
+  readonly evidence: number
+}
+
+/** Bayes' rule at every point; an answer of half weight raises its likelihood to the power 0.5. */
+const weighed = (density: Density, likelihood: Float64Array, half: boolean): Weighed => {
+  const after = new Float64Array(GRID.size)
+  let evidence = 0
+  let sum = 0
+  for (let i = 0; i < GRID.size; i++) {
+    const weight = density[i]!
+    const whole = weight * likelihood[i]!
+    const counted = half ? weight * Math.sqrt(likelihood[i]!) : whole
+    evidence += whole
+    sum += counted
+    after[i] = counted
+  }
+  const scale = 1 / sum
+  for (let i = 0; i < GRID.size; i++) after[i]! *= scale
+  return { density: after, evidence }
+}
 
 /** The belief after one more answer, with the rest before it when it opens a new day. */
 export const withAnswer = (model: Model, step: StepShape, belief: Belief, answer: Answer): Belief => {
@@ -50,16 +71,15 @@ export const withAnswer = (model: Model, step: StepShape, belief: Belief, answer
   const before = cold ? restedTo(model, belief, answer.day) : belief
   const tables = tablesFor(model, difficulty(model, answer.rung, step.requiredRung, cold))
   const half = isHalfWeight(answer)
-  const gradeLikelihood = tables.grade[answer.grade]!
-  const evidence = Math.log(expectation(before.ability, gradeLikelihood))
+  const graded = weighed(before.ability, tables.grade[answer.grade]!, half)
   const calm =
     answer.calm === null
       ? before.calm
-      : afterAnswer(model, weighed(before.calm, tables.calm[answer.calm]!, half), step.kind)
+      : afterAnswer(model, weighed(before.calm, tables.calm[answer.calm]!, half).density, step.kind)
   return {
-    ability: afterAnswer(model, weighed(before.ability, gradeLikelihood, half), step.kind),
+    ability: afterAnswer(model, graded.density, step.kind),
     calm,
-    logLikelihood: before.logLikelihood + (half ? 0.5 : 1) * evidence,
+    logLikelihood: before.logLikelihood + (half ? 0.5 : 1) * Math.log(graded.evidence),
     lastDay: answer.day,
     daysWorked: before.daysWorked + (cold ? 1 : 0),
   }
