@@ -90,6 +90,8 @@ const bundleServer = async () => {
 /** The server alone, for commands that show nothing. */
 export const buildServer = () => buildOnce(SERVER, bundleServer)
 
+export const buildBench = () => bundle('bench/src/main.ts', 'bench/dist/main.js')
+
 const buildProduct = async () => {
   say('Building …')
   execFileSync(

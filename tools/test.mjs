@@ -85,6 +85,7 @@ await runMain(async () => {
       'server',
       'web',
       'demo',
+      'bench',
     ]),
     await check('types', process.execPath, ['tools/types.mjs']),
     await unit(join(folder, 'unit.json')),

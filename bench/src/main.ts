@@ -1,0 +1,128 @@
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
+import pg from 'pg'
+import { FEET_FIRST } from '@still-pine/core/program'
+import { migrate } from '../../server/src/data/pool'
+import { fillYards } from './fill'
+import { filterFigures, oneMoreFigures } from './filter'
+import { lineTimes, type LineTimes } from './line'
+import type { Figure } from './measure'
+import { pageFigures } from './page'
+
+// Run by tools/bench.mjs, which starts the database and passes its address.
+const { values } = parseArgs({
+  options: {
+    horses: { type: 'string', default: '200' },
+    answers: { type: 'string', default: '5000' },
+    yards: { type: 'string', default: '1000' },
+    only: { type: 'string', default: 'filter,rebuild,line,yards,page' },
+    out: { type: 'string', default: 'bench/dist/figures.json' },
+  },
+})
+const parts = new Set(values.only.split(','))
+const horses = Number(values.horses)
+const answers = Number(values.answers)
+const ownerUrl = process.env.DATABASE_URL!
+const NOW = new Date('2026-05-14T12:00:00Z')
+const SIGN_IN = { email: 'bench@example.org', password: 'a long enough one' }
+const figures: Figure[] = []
+const say = (text: string): void => void process.stderr.write(`${text}\n`)
+
+const add = (...more: readonly Figure[]): void => {
+  figures.push(...more)
+  for (const { name, value, unit } of more) say(`  ${name}: ${value.toPrecision(3)} ${unit}`)
+}
+
+const firstYard = async (client: pg.Client): Promise<string> => {
+  const { firstRun } = await import('./first-run')
+  await firstRun(ownerUrl, SIGN_IN, NOW)
+  return (await client.query<{ id: string }>('select id from yard')).rows[0]!.id
+}
+
+const otherYards = async (client: pg.Client, count: number): Promise<readonly string[]> => {
+  const { rows } = await client.query<{ id: string }>(
+    `insert into yard (id, name, time_zone, created_at)
+     select gen_random_uuid(), 'Yard ' || n, 'Europe/Oslo', now() from generate_series(1, $1::int) n returning id`,
+    [count],
+  )
+  await client.query(
+    `insert into person (id, yard_id, name, email, role, settings, created_at)
+     select gen_random_uuid(), y.id, 'Somebody', y.id || '@example.org', 'starter', '{}', now()
+     from yard y where y.name like 'Yard %'`,
+  )
+  return rows.map(({ id }) => id)
+}
+
+const lineFigures = (times: LineTimes, where: string): readonly Figure[] => [
+  { name: `Line, first read of the day, ${where}: p95`, value: times.first, unit: 'ms', aim: '' },
+  {
+    name: `Line, first read of the day, ${where}: p95 to bare SQL`,
+    value: times.ratios.first,
+    unit: '×',
+    aim: '',
+  },
+  { name: `Line, later reads, ${where}: p95`, value: times.later, unit: 'ms', aim: '' },
+  { name: `Line, later reads, ${where}: p95 to bare SQL`, value: times.ratios.later, unit: '×', aim: '≤ 2' },
+]
+
+if (parts.has('filter')) {
+  say('Filtering …')
+  add(...filterFigures(), ...oneMoreFigures())
+}
+
+if (['rebuild', 'line', 'yards', 'page'].some((part) => parts.has(part))) {
+  await migrate(ownerUrl, process.env.STILL_PINE_MIGRATIONS!)
+  const client = new pg.Client(ownerUrl)
+  await client.connect()
+  const yardId = await firstYard(client)
+  say(`Filling ${horses} horses with ${horses * answers} answers …`)
+  await fillYards(client, [yardId], { horses, answers }, '2026-05-13')
+  say('Rebuilding on two threads …')
+  const began = performance.now()
+  const done = spawnSync(process.execPath, ['server/dist/rebuild.js'], {
+    env: { ...process.env, THREADS: '2' },
+    encoding: 'utf8',
+  })
+  if (!/worked out again/.test(done.stdout)) throw new Error(done.stderr)
+  add({
+    name: `${horses * answers} answers rebuilt on two threads, reading and writing too`,
+    value: (performance.now() - began) / 1000,
+    unit: 's',
+    aim: horses * answers === 1_000_000 ? '< 60' : '',
+  })
+  if (parts.has('line')) {
+    say('Reading Lines …')
+    const alone = await lineTimes(ownerUrl, SIGN_IN, NOW, 150)
+    add(...lineFigures(alone, `${horses} horses`))
+    if (parts.has('yards')) {
+      const count = Number(values.yards)
+      say(`Filling ${count} more yards of 20 000 answers …`)
+      await fillYards(client, await otherYards(client, count), { horses: 10, answers: 2_000 }, '2026-05-13')
+      const among = await lineTimes(ownerUrl, SIGN_IN, NOW, 150)
+      add(...lineFigures(among, `among ${count} yards`))
+      add({
+        name: `Line, later reads, among ${count} yards to alone: p95`,
+        value: among.later / alone.later,
+        unit: '×',
+        aim: 'about 1',
+      })
+    }
+  }
+  await client.end()
+  if (parts.has('page')) {
+    say('Opening the Line in a browser …')
+    add(...(await pageFigures(ownerUrl, SIGN_IN)))
+  }
+}
+
+mkdirSync('bench/dist', { recursive: true })
+const run = { program: FEET_FIRST.school, node: process.version, figures }
+writeFileSync(values.out, `${JSON.stringify(run, null, 2)}\n`)
+const width = Math.max(...figures.map(({ name }) => name.length))
+for (const { name, value, unit, aim } of figures)
+  console.log(
+    `${name.padEnd(width)}  ${value.toPrecision(3).padStart(8)} ${unit.padEnd(3)} ${aim && `aim ${aim}`}`,
+  )
+say(`Also in ${values.out}`)
+process.exit(0)
