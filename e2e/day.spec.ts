@@ -5,13 +5,14 @@ test('a gate’s stops are confirmed on the day, and the verdict follows', async
   await page.goto(`${demo.url}/horses/${id.Lapwing}/gates/first-time-up`)
   await expect(page.getByText('Stop', { exact: true })).toBeVisible()
   await expect(
-    page.getByText('Nobody has confirmed a second person in the pen today.', { exact: false }),
+    page.getByText('Not confirmed today: a second person in the pen, a helmet on', { exact: false }),
   ).toBeVisible()
   // A Stop offers no overrule.
   await expect(page.getByText('Go on all the same, with a reason')).toHaveCount(0)
   await page.getByLabel('A second person is here').check()
   await expect(page.getByLabel('A second person is here')).toBeChecked()
   await page.getByLabel('Helmet on').check()
+  await page.getByLabel('Rider and saddle weigh at most 15 % of the horse').check()
   await expect(page.getByText('Not yet', { exact: true })).toBeVisible()
   await expect(page.getByText('Go on all the same, with a reason')).toBeVisible()
 })
@@ -27,6 +28,61 @@ test('a veterinary hold rests the horse everywhere at once', async ({ page, demo
   await page.goto(`${demo.url}/before/${id.Whin}`)
   await expect(page.getByText(/Rests: veterinary hold since/).first()).toBeVisible()
   await expect(page.getByRole('link', { name: /to the pen/ })).toHaveCount(0)
+  await page.goto(`${demo.url}/horses/${id.Whin}/incidents`)
+  await page.getByRole('button', { name: 'The vet has lifted it' }).click()
+  await expect(page.getByText('The hold is lifted.')).toBeVisible()
+})
+
+test('what a gate wants now is run in the pen, and the gate follows', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Bittern}/gates/halter`)
+  await expect(page.getByText('Check first', { exact: true })).toBeVisible()
+  await page.getByRole('link', { name: /^Run all \d+ in the pen/ }).click()
+  await expect(page.getByText(/^check 1 of \d+ · ask 0 of 1/)).toBeVisible()
+  for (let check = 1; ; check++) {
+    const isAsk = (await page.getByRole('button', { name: /^Ask/ }).count()) > 0
+    const sides = await page.getByRole('status', { name: /side$/ }).count()
+    for (let side = 0; side < Math.max(1, 2 * sides); side++) {
+      if (side > 0) await page.keyboard.press('s')
+      await page.keyboard.press('Space')
+      await page.waitForTimeout(isAsk ? 900 : 350)
+      await page.keyboard.press('Space')
+      await page.keyboard.press('l')
+    }
+    const next = page.getByRole('button', { name: 'Next burst' }).first()
+    if (await next.isDisabled()) break
+    await next.click()
+    await expect(page.getByText(new RegExp(`^check ${check + 1} of`))).toBeVisible()
+  }
+  await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('link', { name: 'Gate' }).first().click()
+  await expect(page.getByText('Go', { exact: true })).toBeVisible()
+})
+
+test('what a horse leaves with is ticked, and the last gate judges it', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Lapwing}/gates/hand-over`)
+  await expect(
+    page.getByText('Nothing is ticked: say what this horse is to leave with.', { exact: false }),
+  ).toBeVisible()
+  await page.getByLabel('Lead up').check()
+  await expect(page.getByRole('row', { name: /^Lead up/ })).toBeVisible()
+  await page.getByLabel('Load').check()
+  await expect(page.getByText('Not yet', { exact: true })).toBeVisible()
+})
+
+test('an incident is told in full, and shows before the work', async ({ page, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Snipe}/incidents`)
+  await page.getByRole('button', { name: 'Record an incident' }).click()
+  await page.getByLabel('What happened').selectOption('kick')
+  await page.getByLabel('In which step').selectOption({ label: 'Body rub' })
+  await page.getByLabel('Side of the horse').selectOption('left')
+  await page.getByLabel('Before it').fill('Hand came to the flank from behind')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText(/Body rub, left\. Before: Hand came to the flank/)).toBeVisible()
+  await page.goto(`${demo.url}/before/${id.Snipe}`)
+  await expect(page.getByText(/^A kick on/)).toBeVisible()
 })
 
 test('keys of the remote are learnt by pressing, colours follow the person', async ({ page, demo }) => {

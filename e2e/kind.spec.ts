@@ -15,6 +15,8 @@ const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/steps/first-touch`,
   `/horses/${id.Sedge}/gates/halter`,
   `/horses/${id.Lapwing}/gates/first-time-up`,
+  `/horses/${id.Curlew}/gates/hand-over`,
+  '/yard/in',
   `/horses/${id.Sedge}/incidents`,
   `/horses/${id.Sedge}/book`,
 ]

@@ -106,11 +106,14 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await expect(page.getByText('Overruled today by Runa Vik (Not yet)', { exact: false })).toBeVisible()
 })
 
-test('the demo yard has one New, one lagging on the right, one at Go', async ({ page, demo }) => {
+test('the demo yard has one New, one lagging on the right, one at Go, one at every place of the path', async ({
+  page,
+  demo,
+}) => {
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/horses/${id.Whin}`)
   await expect(page.getByText('Nothing asked yet. It begins with settling in the pen.')).toBeVisible()
-  await page.goto(`${demo.url}/horses/${id.Sedge}/steps/first-touch`)
+  await page.goto(`${demo.url}/horses/${id.Sedge}/steps/stop-on-circle`)
   await expect(page.getByText(/The right is \d+ points behind: work it first/)).toBeVisible()
   await page.goto(`${demo.url}/horses/${id.Lapwing}/gates/halter`)
   await expect(page.getByText('Go', { exact: true })).toBeVisible()

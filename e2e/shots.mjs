@@ -70,9 +70,23 @@ const log = async (page, asks) => {
 const desk = await enter(DESK)
 await shoot(desk.page, `/before/${desk.id.Sedge}`, 'before')
 await shoot(desk.page, `/horses/${desk.id.Sedge}`, 'line')
-await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/first-touch`, 'evidence')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/gates/halter`, 'gate-go')
-await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/halter`, 'gate-not-yet')
+await shoot(desk.page, `/horses/${desk.id.Bittern}/gates/farrier`, 'gate-not-yet')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
+await shoot(desk.page, `/horses/${desk.id.Curlew}/gates/hand-over`, 'gate-hand-over')
+await shoot(desk.page, `/horses/${desk.id.Lapwing}/incidents`, 'checks')
+await shoot(desk.page, '/yard/in', 'bring-in', async (page) => {
+  const lines = [
+    'Date;Horse;Exercise;Side;Level;Score;Tension',
+    '14.04.2026 09:10;Yarrow;Front foot;near;2;noticed;watchful',
+    '15.04.2026;Yarrow;Front foot;off;3;tightened;tight',
+    '16.04.2026;Rex;Face up;;2;light;loose',
+  ]
+  const buffer = Buffer.from(lines.join('\n'))
+  await page.getByLabel('File').setInputFiles({ name: 'old-book.csv', mimeType: 'text/csv', buffer })
+  await page.getByText(/can be read/).waitFor()
+})
 const [lapwingSession] = (
   await (await desk.page.request.get(`${product.url}/api/v1/sessions?horseId=${desk.id.Lapwing}`)).json()
 ).sessions

@@ -88,6 +88,10 @@ describe('a yard taken out', () => {
   it('has its schema published', async () => {
     const { body } = await yard.starter.get('/formats/yard.schema.json')
     expect(body).toEqual(JSON.parse(JSON.stringify(yardSchema())))
+    // `npx vitest run -u` writes it anew after a change that is meant.
+    await expect(`${JSON.stringify(body, null, 2)}\n`).toMatchFileSnapshot(
+      '../../docs/formats/yard.schema.json',
+    )
   })
 })
 
