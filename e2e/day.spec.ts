@@ -109,13 +109,13 @@ test('keys of the remote are learnt by pressing, colours follow the person', asy
 test('two tabs of one pen send each answer once', async ({ page, context, demo }) => {
   const id = await enterDemo(page, demo)
   const answersOf = async (): Promise<number> => {
-    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Sedge}/steps/head-rub/answers`)
+    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Snipe}/steps/mouth-open/answers`)
     return ((await reply.json()) as { answers: unknown[] }).answers.length
   }
   const before = await answersOf()
   const second = await context.newPage()
   for (const tab of [page, second]) {
-    await tab.goto(`${demo.url}/pen/${id.Sedge}?step=head-rub`)
+    await tab.goto(`${demo.url}/pen/${id.Snipe}?step=mouth-open`)
     await expect(tab.getByRole('button', { name: /^Start/ })).toBeVisible()
   }
   for (const tab of [page, second]) {
