@@ -76,7 +76,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Kick', exact: true }).tap()
     await expect(page.getByText('Recorded: kick', { exact: false })).toBeVisible()
     await page.goto(`${demo.url}/horses/${id.Sedge}/incidents`)
-    await expect(page.getByText('kick', { exact: true })).toBeVisible()
+    await expect(page.getByText('Kick', { exact: true })).toBeVisible()
   })
 })
 

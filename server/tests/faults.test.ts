@@ -82,54 +82,80 @@ const storedIds = async (horseId: string): Promise<string[]> => {
   return rows.map(({ id }) => id)
 }
 
-describe('a server killed with -9 while a client writes', () => {
-  it('loses no acknowledged answer, and what is sent again is kept once', async () => {
-    const horse = await addHorse(starter)
-    const session = sessionItem(horse, new Date().toISOString())
-    const acknowledged = new Set<string>()
-    const sent: string[] = []
-    let writing = true
+/** A client that writes, as the outbox does, while something is killed again and again. */
+const writeThrough = async (kill: () => Promise<void>, kills: number) => {
+  const horse = await addHorse(starter)
+  const session = sessionItem(horse, new Date().toISOString())
+  const acknowledged = new Set<string>()
+  const sent: string[] = []
+  let writing = true
 
-    const writer = (async () => {
-      while (writing) {
-        const item = answerItem(horse, session.session.id, new Date().toISOString())
-        sent.push(item.answer.id)
-        // As the outbox does: the same item again until somebody says what became of it.
-        for (;;) {
-          const reply = await starter
-            .post<BatchReply>('/answers/batch', { sentAt: new Date().toISOString(), items: [session, item] })
-            .catch(() => null)
-          if (reply?.status === 200 && reply.body.items[1]?.status !== 'refused') {
-            acknowledged.add(item.answer.id)
-            break
-          }
-          await pause(30)
+  const writer = (async () => {
+    while (writing) {
+      const item = answerItem(horse, session.session.id, new Date().toISOString())
+      sent.push(item.answer.id)
+      // The same item again until somebody says what became of it.
+      for (;;) {
+        const reply = await starter
+          .post<BatchReply>('/answers/batch', { sentAt: new Date().toISOString(), items: [session, item] })
+          .catch(() => null)
+        if (reply?.status === 200 && reply.body.items[1]?.status !== 'refused') {
+          acknowledged.add(item.answer.id)
+          break
         }
+        await pause(30)
       }
-    })()
-
-    // By count and not by the clock: a machine may be slow.
-    const moreAcknowledged = async (): Promise<void> => {
-      const enough = acknowledged.size + 6
-      while (acknowledged.size < enough) await pause(10)
     }
+  })()
 
-    for (let kills = 0; kills < 4; kills++) {
-      await moreAcknowledged()
+  // By count and not by the clock: a machine may be slow.
+  const moreAcknowledged = async (): Promise<void> => {
+    const enough = acknowledged.size + 6
+    while (acknowledged.size < enough) await pause(10)
+  }
+
+  for (let n = 0; n < kills; n++) {
+    await moreAcknowledged()
+    await kill()
+  }
+  await moreAcknowledged()
+  writing = false
+  await writer
+  return { horse, acknowledged, sent, stored: await storedIds(horse) }
+}
+
+const expectNothingLost = async ({
+  horse,
+  acknowledged,
+  sent,
+  stored,
+}: Awaited<ReturnType<typeof writeThrough>>): Promise<void> => {
+  expect([...acknowledged].filter((id) => !stored.includes(id))).toEqual([])
+  expect([...stored].sort()).toEqual([...sent].sort())
+  const { body } = await starter.get<{ tracks: { step: string; view: { answers: number } }[] }>(
+    `/horses/${horse}/line`,
+  )
+  expect(body.tracks.find(({ step }) => step === 'settle-in-pen')!.view.answers).toBe(sent.length)
+}
+
+describe('killed with -9 while a client writes', () => {
+  it('the server loses no acknowledged answer, and what is sent again is kept once', async () => {
+    const written = await writeThrough(async () => {
       await killServer()
       server = await startServer(server.port)
-    }
-    await moreAcknowledged()
-    writing = false
-    await writer
-    const stored = await storedIds(horse)
-    expect(acknowledged.size).toBeGreaterThanOrEqual(30)
-    expect([...acknowledged].filter((id) => !stored.includes(id))).toEqual([])
-    expect([...stored].sort()).toEqual([...sent].sort())
-    const { body } = await starter.get<{ tracks: { step: string; view: { answers: number } }[] }>(
-      `/horses/${horse}/line`,
-    )
-    expect(body.tracks.find(({ step }) => step === 'settle-in-pen')!.view.answers).toBe(sent.length)
+    }, 4)
+    expect(written.acknowledged.size).toBeGreaterThanOrEqual(30)
+    await expectNothingLost(written)
+  })
+
+  it('the database loses no acknowledged answer either', async () => {
+    const written = await writeThrough(async () => {
+      process.kill(cluster.pid()!, 'SIGKILL')
+      await pause(500)
+      await cluster.restart()
+    }, 3)
+    expect(written.acknowledged.size).toBeGreaterThanOrEqual(24)
+    await expectNothingLost(written)
   })
 })
 

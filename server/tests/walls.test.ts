@@ -1,4 +1,14 @@
-import { ACTIONS, mayDo, pathTo, RIGHTS, ROLES, routes, type Problem, type Route } from '@still-pine/contract'
+import {
+  ACTIONS,
+  files,
+  mayDo,
+  pathTo,
+  RIGHTS,
+  ROLES,
+  routes,
+  type Problem,
+  type Route,
+} from '@still-pine/contract'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -122,6 +132,21 @@ describe('another yard’s ids', () => {
       expect(JSON.stringify(body)).not.toMatch(/Heron|Elsewhere/)
     },
   )
+
+  it('find nothing in the files that go out, and bring nothing in', async () => {
+    const one = await yard.starter.file('GET', `${files.answersOut.path}?horseId=${other.horse}`)
+    expect(one.status).toBe(404)
+    for (const { path } of [files.answersOut, files.yardOut]) {
+      const { text } = await yard.starter.file('GET', path)
+      expect(text).not.toMatch(new RegExp(`Heron|Elsewhere|${other.answer}`))
+    }
+    const session = {
+      do: 'session',
+      session: { id: uuid(), horseId: other.horse, startedAt: now.toISOString(), place: null, note: '' },
+    }
+    const { text } = await yard.starter.file('POST', files.answersIn.path, JSON.stringify(session))
+    expect(text).toMatch(/a horse that is not in your yard/)
+  })
 
   it('are refused in a batch, one by one, and nothing is written', async () => {
     const session = sessionItem(other.horse, now.toISOString())

@@ -55,6 +55,8 @@ export const makePool = (url: string): Pool => {
   const pool = new pg.Pool({ connectionString: url, max: 12, connectionTimeoutMillis: 5_000 })
   // An idle client that loses its server is replaced on next use; it must not end the process.
   pool.on('error', () => undefined)
+  // One that is at work when the server goes rejects its query, which is told; its own event must not end us either.
+  pool.on('connect', (client) => client.on('error', () => undefined))
   return pool
 }
 
