@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
+import { resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import { median, type Figure } from './measure'
@@ -15,7 +16,7 @@ export const pageFigures = async (
     env: {
       ...process.env,
       DATABASE_URL: ownerUrl,
-      STILL_PINE_WEB: 'web/dist',
+      STILL_PINE_WEB: resolve('web/dist'),
       PORT: '0',
       LOG_LEVEL: 'silent',
     },
