@@ -1,11 +1,7 @@
-import type { Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
 import pg from 'pg'
-import { pino } from 'pino'
-import { makeApp } from '../../server/src/app'
 import { appUrl, makePool } from '../../server/src/data/pool'
-import { replaysHere } from '../../server/src/threads'
 import { percentile, timedAsync } from './measure'
+import { runApp } from './running'
 
 interface Statement {
   readonly text: string
@@ -56,23 +52,7 @@ export const lineTimes = async (
 ): Promise<LineTimes> => {
   const pool = makePool(appUrl(ownerUrl))
   const recorder = recording(pool)
-  const app = makeApp({
-    pool,
-    replays: replaysHere,
-    now: () => now,
-    logger: pino({ level: 'silent' }),
-    version: 'bench',
-    demo: false,
-    cookieSecret: 'bench',
-    secure: false,
-    webFolder: null,
-    checkReplies: false,
-    signInTries: 100,
-  })
-  const server = await new Promise<Server>((resolve) => {
-    const listening = app.listen(0, '127.0.0.1', () => resolve(listening))
-  })
-  const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/v1`
+  const { address, end } = await runApp(pool, now)
   const signed = await fetch(`${address}/sign-in`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -122,9 +102,7 @@ export const lineTimes = async (
     times.laterSql.push(await bare(statements))
   }
   await owner.end()
-  server.closeAllConnections()
-  server.close()
-  await pool.end()
+  await end()
   const p95 = (values: readonly number[]): number => percentile(values, P95)
   return {
     first: p95(times.first),

@@ -5,6 +5,7 @@ import pg from 'pg'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { migrate } from '../../server/src/data/pool'
 import { fillYards } from './fill'
+import { firstRun } from './first-run'
 import { filterFigures, oneMoreFigures } from './filter'
 import { lineTimes, type LineTimes } from './line'
 import type { Figure } from './measure'
@@ -35,7 +36,6 @@ const add = (...more: readonly Figure[]): void => {
 }
 
 const firstYard = async (client: pg.Client): Promise<string> => {
-  const { firstRun } = await import('./first-run')
   await firstRun(ownerUrl, SIGN_IN, NOW)
   return (await client.query<{ id: string }>('select id from yard')).rows[0]!.id
 }

@@ -15,6 +15,7 @@ import { useStepAnswersQuery } from '../app/api'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { percent, STATE_WORDS } from '../ui/words'
+import { StepPlace } from './step-place'
 import { useHorse } from './use-horse'
 
 const MARKS_SHOWN = 20
@@ -40,7 +41,7 @@ const asks = (n: number): string => (n === 1 ? '1 light, loose ask' : `${n} ligh
 
 const asksWords = (view: TrackView): string => {
   if (view.state === 'solid') return 'Solid today.'
-  if (view.asksNeeded === null) return 'Not today: it needs more days.'
+  if (view.asksNeeded === null) return 'Not today: five light, loose asks would not be enough.'
   return view.asksNeeded === 0
     ? 'Only places or movement are missing.'
     : `${asks(view.asksNeeded)} today would make it Solid.`
@@ -196,6 +197,7 @@ const EvidencePage = () => {
         {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
       </p>
       <Card step={step} />
+      <StepPlace line={line} program={program} step={step} />
     </main>
   )
 }

@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import type { Program, Step } from '@still-pine/core/program'
-import { useState, type KeyboardEvent } from 'react'
+import { useEffect, useState, type KeyboardEvent } from 'react'
 import { calloutsOf } from './callouts'
 import { layRow } from './layout'
 import { postsOf } from './posts'
@@ -24,6 +24,15 @@ const walk = (event: KeyboardEvent<HTMLElement>, steps: readonly Step[], focus: 
   event.currentTarget.querySelector<SVGAElement>(`[data-step="${next.key}"]`)?.focus()
 }
 
+/** Where on a strip the furthest step stands when it opens, as a share of its width. */
+const FURTHEST_STANDS_AT = 0.7
+
+/** The last step on the path that was ever asked. */
+const furthestStep = (program: Program, line: Line): string | undefined => {
+  const asked = new Set(line.tracks.filter(({ view }) => view.answers > 0).map(({ step }) => step))
+  return program.steps.findLast(({ key }) => asked.has(key))?.key
+}
+
 /** The horse's path as a rope with pine scales: three rows at a desk, one strip to swipe on a phone. */
 export const LineDrawing = ({ program, line }: { program: Program; line: Line }) => {
   const { ref, width, rem } = useSize<HTMLDivElement>()
@@ -32,6 +41,15 @@ export const LineDrawing = ({ program, line }: { program: Program; line: Line })
   const stages = isStrip ? [[1, 2, 3, 4, 5, 6, 7, 8, 9]] : DESK_ROWS
   const posts = postsOf(program)
   const callouts = calloutsOf(program, line)
+  const furthest = furthestStep(program, line)
+  // A strip opens where the work is, not at a beginning long past.
+  useEffect(() => {
+    const strip = ref.current
+    const scale = strip?.querySelector(`[data-step="${furthest}"]`)
+    if (!isStrip || !strip || !scale) return
+    const fromLeft = scale.getBoundingClientRect().left - strip.getBoundingClientRect().left
+    strip.scrollLeft += fromLeft - strip.clientWidth * FURTHEST_STANDS_AT
+  }, [ref, isStrip, width, furthest, line.horse.id])
   const focused = program.steps.find(({ key }) => key === focus)
   return (
     <section

@@ -18,28 +18,30 @@ export const GateTracks = ({ gate, program, horseId }: { gate: Gate; program: Pr
       </tr>
     </thead>
     <tbody>
-      {gate.tracks.map((track) => {
-        const step = stepOf(program, track.step)!
-        return (
-          <tr key={`${track.step}${track.side}`} className="border-t border-line align-top">
-            <th scope="row" className="py-2 pr-3 text-left font-normal">
-              <Link className="underline" to={`/horses/${horseId}/steps/${track.step}`}>
-                {track.name}
-                {sideAfter(track.side)}
-              </Link>
-              <span className="block text-quiet">{rungName(step, track.rung)}</span>
-              {track.missing && <span className="block text-worn">{track.missing}</span>}
-            </th>
-            <td className="py-2">{track.must === 'solid' ? 'Solid' : 'met'}</td>
-            <td className="py-2 font-bold">
-              {track.must === 'solid' ? STATE_WORDS[track.state] : track.holds ? 'met' : 'not met'}
-            </td>
-            <td className="py-2">
-              {percent(track.chance)}, not tight {percent(track.calmChance)}
-            </td>
-          </tr>
-        )
-      })}
+      {[...gate.tracks]
+        .sort((a, b) => Number(a.holds) - Number(b.holds))
+        .map((track) => {
+          const step = stepOf(program, track.step)!
+          return (
+            <tr key={`${track.step}${track.side}`} className="border-t border-line align-top">
+              <th scope="row" className="py-2 pr-3 text-left font-normal">
+                <Link className="underline" to={`/horses/${horseId}/steps/${track.step}`}>
+                  {track.name}
+                  {sideAfter(track.side)}
+                </Link>
+                <span className="block text-quiet">{rungName(step, track.rung)}</span>
+                {track.missing && <span className="block text-worn">{track.missing}</span>}
+              </th>
+              <td className="py-2">{track.must === 'solid' ? 'Solid' : 'met'}</td>
+              <td className="py-2 font-bold">
+                {track.must === 'solid' ? STATE_WORDS[track.state] : track.holds ? 'met' : 'not met'}
+              </td>
+              <td className="py-2">
+                {percent(track.chance)}, not tight {percent(track.calmChance)}
+              </td>
+            </tr>
+          )
+        })}
     </tbody>
   </table>
 )

@@ -1,0 +1,32 @@
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import type pg from 'pg'
+import { pino } from 'pino'
+import { makeApp } from '../../server/src/app'
+import { replaysHere } from '../../server/src/threads'
+
+/** The application on a pool, as it is served; its address, and how to end it. */
+export const runApp = async (pool: pg.Pool, now: Date) => {
+  const app = makeApp({
+    pool,
+    replays: replaysHere,
+    now: () => now,
+    logger: pino({ level: 'silent' }),
+    version: 'bench',
+    demo: false,
+    cookieSecret: 'bench',
+    secure: false,
+    webFolder: null,
+    checkReplies: false,
+    signInTries: 100,
+  })
+  const server = await new Promise<Server>((resolve) => {
+    const listening = app.listen(0, '127.0.0.1', () => resolve(listening))
+  })
+  const end = async (): Promise<void> => {
+    server.closeAllConnections()
+    server.close()
+    await pool.end()
+  }
+  return { address: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/v1`, end }
+}
