@@ -32,8 +32,8 @@ export const GateTracks = ({ gate, program, horseId }: { gate: Gate; program: Pr
                 <span className="block text-quiet">{rungName(step, track.rung)}</span>
                 {track.missing && <span className="block text-worn">{track.missing}</span>}
               </th>
-              <td className="py-2">{track.must === 'solid' ? 'Solid' : 'met'}</td>
-              <td className="py-2 font-bold">
+              <td className="py-2 pr-3">{track.must === 'solid' ? 'Solid' : 'met'}</td>
+              <td className="py-2 pr-3 font-bold">
                 {track.must === 'solid' ? STATE_WORDS[track.state] : track.holds ? 'met' : 'not met'}
               </td>
               <td className="py-2">
