@@ -2,7 +2,9 @@ import type { Day } from './answer'
 
 const MS_A_DAY = 86_400_000
 
-const midnight = (day: Day): number => Date.parse(`${day}T00:00:00Z`)
+// Parts of a fixed width are read several times faster than a date is parsed, and a Line asks a thousand times.
+const midnight = (day: Day): number =>
+  Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)))
 
 /** Whole days from one calendar day to another; negative when `to` is earlier. */
 export const daysBetween = (from: Day, to: Day): number =>
@@ -19,5 +21,4 @@ export const monthsOld = (born: Day, on: Day): number => {
 }
 
 /** A real calendar day written `YYYY-MM-DD`; the 30th of February is not one. */
-export const isDay = (text: string): boolean =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(midnight(text)) && addDays(text, 0) === text
+export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && addDays(text, 0) === text

@@ -1,4 +1,15 @@
-import { CALM_WORDS, GRADE_WORDS, type Calm, type Grade, type Place, type Side } from '../answer'
+import {
+  CALM_WORDS,
+  ENDING_WORDS,
+  ENDINGS,
+  GRADE_WORDS,
+  type Calm,
+  type Ending,
+  type Grade,
+  type Place,
+  type Side,
+} from '../answer'
+import { ZONE_KEYS, ZONES, type Zone } from '../coverage'
 import type { Program, Step } from '../program'
 import { instantIn, type DateStyle } from './dates'
 import type { Fault, Table } from './table'
@@ -22,6 +33,9 @@ export const LOG_FIELDS = {
   where: 'Place of the session',
   sign: 'Sign seen',
   fault: 'Fault',
+  ending: 'Ending of an accept',
+  slip: 'Slip of the handler',
+  zone: 'Where on the horse',
 } as const
 
 export type LogField = keyof typeof LOG_FIELDS
@@ -99,6 +113,9 @@ export interface MappedAnswer {
   readonly where: string
   readonly sign: string | null
   readonly fault: string | null
+  readonly ending: Ending | null
+  readonly slip: string | null
+  readonly zone: Zone | null
 }
 
 export interface MappedLog {
@@ -192,6 +209,20 @@ const placeIn = (cell: Cell): Place | null => {
   return Number(text) as Place
 }
 
+/** One of a list, by its key or its words, or nothing. */
+const oneOf = <T extends string>(
+  cell: Cell,
+  field: LogField,
+  keys: readonly T[],
+  words: Readonly<Record<T, string>>,
+): T | null => {
+  const text = normal(cell(field))
+  if (text === '') return null
+  const key = keys.find((one) => normal(one) === text || normal(words[one]) === text)
+  if (!key) throw new CellFault(field, cell(field), `nothing, or one of: ${Object.values(words).join(', ')}`)
+  return key
+}
+
 const atIn = (cell: Cell, { dateStyle, timeZone }: MappingOptions): string => {
   const text = cell('at')
   const at = instantIn(text, dateStyle, timeZone)
@@ -229,6 +260,9 @@ const mapped = (line: number, cell: Cell, options: MappingOptions): MappedAnswer
     where: cell('where'),
     sign: cell('sign').slice(0, SIGN_LENGTH) || null,
     fault: cell('fault').slice(0, FAULT_LENGTH) || null,
+    ending: oneOf(cell, 'ending', ENDINGS, ENDING_WORDS),
+    slip: cell('slip').slice(0, SIGN_LENGTH) || null,
+    zone: oneOf(cell, 'zone', ZONE_KEYS, ZONES),
   }
 }
 

@@ -1,2 +1,4 @@
+export * from './path-work'
+export * from './practice'
 export * from './simulated'
 export * from './work-day'

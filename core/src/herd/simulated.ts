@@ -96,12 +96,14 @@ const wokenOn = (track: SimulatedTrack, law: Law, day: Day): SimulatedTrack => {
   }
 }
 
-const drawGrade = (ability: number, hardness: number, draw: Draw): Grade => {
+/** A grade drawn at an ability. */
+export const drawGrade = (ability: number, hardness: number, draw: Draw): Grade => {
   const u = draw()
   return ([0, 1, 2, 3] as const).find((k) => u < gradeAtMost(STANDARD_MODEL, k, ability, hardness)) ?? 4
 }
 
-const drawCalm = (calm: number, hardness: number, draw: Draw): Calm => {
+/** A calm drawn at an ability for it. */
+export const drawCalm = (calm: number, hardness: number, draw: Draw): Calm => {
   const u = draw()
   return ([0, 1] as const).find((k) => u < calmAtMost(STANDARD_MODEL, k, calm, hardness)) ?? 2
 }

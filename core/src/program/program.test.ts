@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FEET_FIRST } from './feet-first'
+import { FEET_FIRST } from './schools'
 import { gateGuarding, postsAt, rungNeeded, stepOf, stepsMeeting, stepsOfRole } from './program'
 import { rungName, sidesOf, STAGES } from './step'
 

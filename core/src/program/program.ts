@@ -1,6 +1,7 @@
 import type { Pace } from '../answer'
 import type { CarryOver } from './carry-over'
 import type { Gate } from './gate'
+import type { Manner } from './manner'
 import type { NeedRef, Role, Step } from './step'
 
 /** A school's way of working as one document; a horse points at one version of one. */
@@ -10,27 +11,33 @@ export interface Program {
   readonly version: number
   /** The seconds and the words of an ask's phases. */
   readonly pace: Pace
-  /** What to do when the horse takes fright, shown at that moment. */
-  readonly frightRule: string
-  readonly release: string
-  readonly reward: string
-  readonly leadPosition: string
+  readonly manner: Manner
   readonly steps: readonly Step[]
   readonly gates: readonly Gate[]
   readonly carryOver: readonly CarryOver[]
 }
 
-export const stepOf = (program: Program, key: string): Step | undefined =>
-  program.steps.find((step) => step.key === key)
+const byKey = new WeakMap<Program, ReadonlyMap<string, Step>>()
+
+const stepsByKey = (program: Program): ReadonlyMap<string, Step> => {
+  const known = byKey.get(program)
+  if (known) return known
+  const made = new Map(program.steps.map((step) => [step.key, step]))
+  byKey.set(program, made)
+  return made
+}
+
+export const stepOf = (program: Program, key: string): Step | undefined => stepsByKey(program).get(key)
 
 export const stepsOfRole = (program: Program, role: Role): readonly Step[] =>
   program.steps.filter(({ roles }) => roles.includes(role))
 
 /** The steps that can meet a need: the one named, or every step of the role. */
-export const stepsMeeting = (program: Program, need: NeedRef): readonly Step[] =>
-  need.role !== undefined
-    ? stepsOfRole(program, need.role)
-    : program.steps.filter(({ key }) => key === need.step)
+export const stepsMeeting = (program: Program, need: NeedRef): readonly Step[] => {
+  if (need.role !== undefined) return stepsOfRole(program, need.role)
+  const step = need.step === undefined ? undefined : stepOf(program, need.step)
+  return step ? [step] : []
+}
 
 export const rungNeeded = (need: NeedRef, step: Step): number => need.rung ?? step.requiredRung
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from './catalogue'
-import { FEET_FIRST } from './feet-first'
+import { FEET_FIRST } from './schools'
 import { stepOf, type Program } from './program'
 import type { NeedRef, Step } from './step'
 import { flawsOf } from './validate'

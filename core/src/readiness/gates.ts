@@ -3,6 +3,7 @@ import {
   cardFor,
   rungNeeded,
   sidesOf,
+  stepOf,
   stepsMeeting,
   type Gate,
   type NeedRef,
@@ -149,9 +150,7 @@ const dueAsk = (gate: Gate, track: Looked, on: Day): DueAsk | null => {
 }
 
 const guarded = ({ guards }: Gate, program: Program): string =>
-  guards.kind === 'event'
-    ? guards.event
-    : (program.steps.find(({ key }) => key === guards.step)?.name.toLowerCase() ?? guards.step)
+  guards.kind === 'event' ? guards.event : (stepOf(program, guards.step)?.name.toLowerCase() ?? guards.step)
 
 const isToConfirm = (rule: string): rule is Confirmation => rule in CONFIRM_WORDS
 

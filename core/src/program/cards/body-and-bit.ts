@@ -1,63 +1,86 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { CIRCLE, HIP, MOUTH, ROPE } from './cautions'
 
-const CIRCLE = 'Circles of 20 m for a big horse, no more than ten minutes a rein for a two-year-old.'
-const MOUTH = 'A vet or equine dentist looks in the mouth before the first bit.'
-
-export const BODY_AND_BIT_CARDS: Record<string, StepCard> = {
+export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
   laps: card(
-    'It finds its own rhythm on both reins.',
-    'An even trot with the line slack.',
-    ['Hurries → walk first.', 'Falls in → larger circle, straight lines.'],
-    ['line of 7 m', 'stick'],
-    [CIRCLE],
+    'It finds its own rhythm on both reins, and you learn which is the stiffer.',
+    'An even two-beat trot; the inside hind steps into the print of the inside front; the line hangs.',
+    [
+      'Hurries → walk until the breath is slow, then one lap of trot.',
+      'Falls in on its shoulder → a larger circle with straight lines between.',
+      'Even on one rein only → begin and end on the other, with a third more laps there.',
+    ],
+    ['line of 7 m', 'stick', 'level ground, 20 m across'],
+    [CIRCLE, 'No more than ten minutes a rein for a two-year-old.'],
   ),
   'stretch-lunge': card(
-    'It lets down its neck and swings its back.',
-    'The neck reaches forward and down, the nose ahead of the vertical.',
-    ['Drops on the forehand → more go.', 'Head up → change rein, slower.'],
-    ['line of 7 m'],
-    [CIRCLE],
+    'It lets down its neck and swings its back: the muscles that will carry a rider.',
+    'The neck reaches forward and down, the nose ahead of the vertical, the hocks rounding.',
+    [
+      'Drops on its forehand and trails → a little more go before the next reach.',
+      'Pokes its head up → change the rein, slow down, wait for the first drop.',
+    ],
+    ['line of 7 m', 'halter or cavesson that fits'],
+    [CIRCLE, 'A back that stays hollow or sore is the vet’s and the fitter’s first.'],
   ),
   'carry-bit': card(
     'The bit is something to carry and not to fight.',
-    'A quiet mouth that chews a little and forgets it.',
-    ['Tongue over → higher in the mouth, shorter.', 'Gapes → take it out, have the mouth looked at.'],
-    ['smooth bit that fits', 'headpiece'],
-    [MOUTH, 'Nothing is fastened to it yet.'],
+    'A quiet mouth that chews a little, swallows and forgets it.',
+    [
+      'Puts its tongue over → a hole higher, and shorter spells.',
+      'Gapes or shakes its head → take it out and have the mouth looked at.',
+    ],
+    ['smooth bit, 5 mm wider than the mouth each side', 'headpiece without reins'],
+    [MOUTH, 'Nothing is fastened to the bit yet, and nothing it can catch on is near.'],
   ),
   'bridle-on': card(
-    'On and off without an ear or a tooth hurt.',
-    'The head stays low, both ears go through easily and the bit does not knock.',
-    ['Head up → back to head rub.', 'Clamps its teeth → thumb in the corner first.'],
-    ['bridle', 'smooth bit'],
-    [MOUTH],
+    'On and off without an ear or a tooth hurt, every day of its life.',
+    'The head stays low, each ear goes through softly and the bit leaves the mouth by itself.',
+    [
+      'Throws its head at the ears → rub them with the headpiece, nothing more, for a day.',
+      'Clamps its teeth → thumb at the corner, and wait; never push the metal on the teeth.',
+    ],
+    ['bridle let out two holes', 'smooth bit'],
+    [MOUTH, 'Unbuckle rather than force an ear.'],
   ),
   'give-to-bit': card(
-    'The same give as to the halter, lighter still.',
-    'The nose tips to the feel, the jaw lets go.',
-    ['Opens its mouth → less feel.', 'Hides behind → send it forward.'],
-    ['bridle over a halter', 'reins'],
-    ['Never lead or tie by the bit.', MOUTH],
+    'The same give as to the halter, lighter still, for steering and stopping from above.',
+    'The nose tips to the feel, the jaw lets go, and the near front foot follows only if asked.',
+    [
+      'Opens its mouth against it → half the feel, twice the wait.',
+      'Hides behind the hand → walk it forward before you touch the rein again.',
+    ],
+    ['bridle over a halter', 'reins of 2.5 m or more'],
+    [MOUTH, 'Never lead or tie by the bit.'],
   ),
   'rope-behind': card(
-    'Lines touching its hocks are nothing to run from.',
-    'It walks on with the rope against its quarters.',
-    ['Tucks and shoots off → rope lies higher.', 'Kicks → stand further forward.'],
-    ['two lines of 7 m', 'surcingle'],
-    ['Lines that run free; let go in a tangle.'],
+    'Lines that touch its hocks are nothing to run from.',
+    'It walks on in one rhythm with the rope lying against its quarters, tail loose.',
+    [
+      'Tucks its tail and shoots off → the rope lies above the tail again, at a stand.',
+      'Kicks back at it → swing it softly from the shoulder, out of reach, until the leg rests.',
+    ],
+    ['two lines of 7 m', 'surcingle', 'gloves'],
+    [ROPE, 'Both lines must run free; let go in a tangle and catch it later.'],
   ),
   drive: card(
-    'It goes ahead of you and is steered from behind.',
-    'It walks on, stops at the word and turns with the outside line sliding.',
-    ['Spins to you → a helper at the head.', 'Rushes → shorter, between walls.'],
-    ['two lines of 7 m', 'surcingle', 'helper'],
-    ['Stay to one side and out of reach of a kick. A helper for the first times.'],
+    'It goes ahead of you, sees the world first and is steered from behind.',
+    'It walks off in front of you, halts square on the word and turns with the outside line sliding.',
+    [
+      'Spins round to face you → a helper at the head and a wall on one side.',
+      'Rushes from the lines → halt every five steps, lines slack at the halt.',
+    ],
+    ['two lines of 7 m', 'surcingle with rings', 'a helper'],
+    [HIP, 'Walk behind and to one side, beyond the reach of both heels. A helper for the first times.'],
   ),
   'drive-on-bit': card(
-    'The stop and turn move from the halter to the bit.',
-    'It stops and turns from a light line.',
-    ['Leans → back to the halter.', 'Goes backwards → softer hand, more walk.'],
-    ['two lines', 'bridle over a halter'],
-    [MOUTH],
+    'Stop and turn move from the halter to the mouth before anybody sits up.',
+    'It halts, turns either way and steps back once from lines you could hold in two fingers.',
+    [
+      'Leans on the lines → finish the halt on the halter ring.',
+      'Creeps backwards → hands forward, and ten walk steps before the next halt.',
+    ],
+    ['two lines of 7 m', 'bridle over a halter', 'surcingle with rings'],
+    [MOUTH, 'Lines on halter and bit together until it is sure.'],
   ),
 }

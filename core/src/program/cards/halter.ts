@@ -1,18 +1,18 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { ROPE } from './cautions'
 
-const ROPE_CAUTION = 'Never wrap or coil a rope round hand or body; open your hand fast, close it slowly.'
 const ROPE_KIT = ['gloves', 'rope halter that fits', 'lead rope of 3.5 to 4 m']
 
-export const HALTER_CARDS: Record<string, StepCard> = {
+export const HALTER_CARDS: Record<string, CardText> = {
   'catch-rope': card(
     'A soft rope round the neck is the first thing it can give to.',
     'It turns its head to a light feel on the neck and its feet stay.',
     [
-      'Runs → let the rope slide and begin again from further off.',
+      'Runs off → let the rope slide and begin again from further off.',
       'Leans on it → a feel that comes and goes, never a dead pull.',
     ],
     ['gloves', 'soft catch rope of 8 m with no knot'],
-    [ROPE_CAUTION, 'In a real tangle let go.'],
+    [ROPE, 'In a real tangle let go.'],
   ),
   'halter-on': card(
     'It puts its own nose in, from either side, as often as you like.',
@@ -32,7 +32,7 @@ export const HALTER_CARDS: Record<string, StepCard> = {
       'Follows with the body and stays stiff → ask for the nose alone, from a stand.',
     ],
     ROPE_KIT,
-    [ROPE_CAUTION],
+    [ROPE],
   ),
   'step-back': card(
     'Backwards is how you get your space and its balance.',
@@ -49,7 +49,7 @@ export const HALTER_CARDS: Record<string, StepCard> = {
       'Rushes past → back a step or turn it in; do not hold on.',
     ],
     ROPE_KIT,
-    [ROPE_CAUTION, 'Do not walk straight in front of it.'],
+    [ROPE, 'Do not walk straight in front of it.'],
   ),
   stand: card(
     'Standing is a skill: for the farrier, the block and every quiet moment.',

@@ -1,15 +1,19 @@
+import type { SchoolKey } from '../schools/school'
+import { ASKS } from './asks'
 import { BODY_AND_BIT_CARDS } from './body-and-bit'
-import { card, type StepCard } from './card'
+import { card, type CardText, type StepCard } from './card'
 import { HALTER_CARDS } from './halter'
 import { MEETING_CARDS } from './meeting'
 import { MOVING_CARDS } from './moving'
 import { RIDING_CARDS } from './riding'
 import { SADDLING_CARDS } from './saddling'
 import { THINGS_CARDS } from './things'
+import { UNDER_SADDLE } from './under-saddle'
 
 export type { Fault, StepCard } from './card'
+export { GENERAL_CAUTIONS } from './cautions'
 
-const CARDS: Readonly<Record<string, StepCard>> = {
+const CARDS: Readonly<Record<string, CardText>> = {
   ...MEETING_CARDS,
   ...HALTER_CARDS,
   ...THINGS_CARDS,
@@ -21,5 +25,10 @@ const CARDS: Readonly<Record<string, StepCard>> = {
 
 const BLANK = card('', '', [], [], [])
 
-/** The card of a step of the catalogue; a yard's own step has none until it is written. */
-export const cardFor = (key: string): StepCard => CARDS[key] ?? BLANK
+/** The card of a step, as a school reads it where one is named; a yard's own step has none until it is written. */
+export const cardFor = (step: string, school?: string): StepCard => ({
+  ...(CARDS[step] ?? BLANK),
+  how: ASKS[step]?.how ?? '',
+  inThisSchool: ASKS[step]?.bySchool[school as SchoolKey] ?? '',
+  underSaddle: UNDER_SADDLE[step] ?? null,
+})

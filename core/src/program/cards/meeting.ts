@@ -1,9 +1,9 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { HEELS } from './cautions'
 
 const LOOSE_KIT = ['gloves', 'catch rope or light flag', 'pen of 12 to 15 m, safe fence']
-const LOOSE_CAUTION = 'Stay out of the kick and strike zones: not behind it, not square in front.'
 
-export const MEETING_CARDS: Record<string, StepCard> = {
+export const MEETING_CARDS: Record<string, CardText> = {
   'settle-in-pen': card(
     'It learns that a person in the pen is no reason to leave.',
     'All four feet quiet and the neck out of its high position while you stand where the rung says.',
@@ -22,7 +22,7 @@ export const MEETING_CARDS: Record<string, StepCard> = {
       'Turns its rump → send it on a few steps, then offer the look again.',
     ],
     LOOSE_KIT,
-    [LOOSE_CAUTION],
+    [HEELS],
   ),
   'loose-direction': card(
     'It goes where you send it and keeps going, which is the start of steering and of trust in your signals.',
@@ -32,7 +32,7 @@ export const MEETING_CARDS: Record<string, StepCard> = {
       'Kicks towards you → more distance, and yield the hindquarters on a rope before going on.',
     ],
     LOOSE_KIT,
-    [LOOSE_CAUTION, 'Short spells and even on both reins: small circles load young joints.'],
+    [HEELS, 'Short spells and even on both reins: small circles load young joints.'],
   ),
   'loose-turn-in': card(
     'It changes direction towards you, so that its eyes and not its heels come round.',
@@ -42,7 +42,7 @@ export const MEETING_CARDS: Record<string, StepCard> = {
       'Stops half turned → walk it on at once; the turn has two halves.',
     ],
     LOOSE_KIT,
-    [LOOSE_CAUTION],
+    [HEELS],
   ),
   draw: card(
     'It comes with you of its own will, which makes catching and leading easy.',

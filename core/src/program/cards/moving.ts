@@ -1,11 +1,10 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { CIRCLE, HIP } from './cautions'
 
 const KIT = ['gloves', 'halter', 'lead rope of 4 m']
 const LINE_KIT = ['gloves', 'halter', 'line of 7 m', 'stick']
-const CIRCLE = 'Large circles, short spells, both reins even: small circles load young joints.'
-const KICK = 'Stay at the rope’s end when it passes; a hip that swings can kick.'
 
-export const MOVING_CARDS: Record<string, StepCard> = {
+export const MOVING_CARDS: Record<string, CardText> = {
   'yield-hind': card(
     'The hindquarters are the engine; who can move them can stop it.',
     'The inside hind foot crosses in front of the outside one, the front feet mark time.',
@@ -14,7 +13,7 @@ export const MOVING_CARDS: Record<string, StepCard> = {
       'Steps behind instead of across → wait for one true cross.',
     ],
     KIT,
-    [KICK],
+    [HIP],
   ),
   'yield-shoulder': card(
     'The shoulders step away from you, so that the horse does not walk into you.',
@@ -28,7 +27,7 @@ export const MOVING_CARDS: Record<string, StepCard> = {
     'Each hind foot crosses in turn and nothing goes forward.',
     ['Creeps forward → half a turn, then rest.', 'Hurries → one step at a time.'],
     KIT,
-    [KICK],
+    [HIP],
   ),
   bend: card(
     'A soft neck to each side is the brake that works in a fright.',
@@ -55,7 +54,7 @@ export const MOVING_CARDS: Record<string, StepCard> = {
       'Leans on the line → turn it rather than hold it.',
     ],
     LINE_KIT,
-    [KICK, CIRCLE],
+    [HIP, CIRCLE],
   ),
   'stop-on-circle': card(
     'A stop that comes from you and not from the fence.',
@@ -69,21 +68,21 @@ export const MOVING_CARDS: Record<string, StepCard> = {
     'Hind steps under, shoulder crosses, then it goes, on a slack line.',
     ['Cuts in → shoulder first, from a stand.', 'Stops in the middle → keep your own feet going.'],
     LINE_KIT,
-    [KICK],
+    [HIP],
   ),
   'hind-in-motion': card(
     'The same yield from a walk or trot: your emergency stop on the ground.',
     'The inside hind crosses under and the horse softens, stops or goes on as asked.',
     ['Swings out fast → ask at walk.', 'Falls out → closer and slower.'],
     LINE_KIT,
-    [KICK],
+    [HIP],
   ),
   sideways: card(
     'Both ends together, for gates, blocks and later for the leg.',
     'Front and hind cross at the same time along the fence.',
     ['Front leads → ask the hip first.', 'Goes forward → shorten the steps, nose to the fence.'],
     KIT,
-    [KICK],
+    [HIP],
   ),
   gap: card(
     'A narrow place is somewhere to go through, not to rush.',

@@ -1,48 +1,68 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { CIRCLE, FIT, SECOND } from './cautions'
 
-const FIT = 'A fitter checks the saddle on this horse; a growing back changes in weeks.'
-
-export const SADDLING_CARDS: Record<string, StepCard> = {
+export const SADDLING_CARDS: Record<string, CardText> = {
   surcingle: card(
-    'The first thing that stays on when it moves.',
-    'It walks and breathes with it snug.',
-    ['Bucks → let it move in a safe pen, do not hold it.', 'Freezes → loosen, lead a step.'],
-    ['surcingle', 'pad', 'safe pen'],
-    ['Snug enough not to turn under the belly.', 'Stay out of the way of the first steps.'],
+    'The first thing that stays on it when it moves, and goes with it wherever it runs.',
+    'It walks and breathes with it snug, back level, tail swinging.',
+    [
+      'Bucks → let it move round a safe pen, keep out of its way, leave it on till it is dull.',
+      'Freezes with a humped back → one hole looser and one step sideways.',
+    ],
+    ['surcingle', 'pad', 'pen of 15 m with a solid fence'],
+    ['Snug enough not to turn under the belly.', 'Stand clear of the shoulder for the first steps.'],
   ),
   'side-strings': card(
-    'A very long, light contact that breaks.',
-    'It walks and trots with its nose ahead.',
-    ['Goes back → longer or off.', 'Leans → off.'],
-    ['breakable string'],
-    ['Too short teaches backing and rearing. String that breaks, always.'],
+    'A very long, light contact that breaks: it may lean on it once and find nothing there.',
+    'It walks and trots with its nose ahead of the vertical and the string slack at each halt.',
+    [
+      'Steps back from it → off, and longer by a hand tomorrow.',
+      'Hangs its weight in it → take it off; this horse is not for strings.',
+    ],
+    ['two strings of baler twine or wool', 'surcingle with rings'],
+    [
+      'Too short teaches backing and rearing.',
+      'String that one hand can break, always; never leather or rope.',
+    ],
   ),
   'saddle-on': card(
-    'Down softly, girth in three goes, from both sides.',
-    'It stands on a slack rope with a level back.',
-    ['Steps off → take it away and begin with the pad.', 'Blows up → walk between the holes.'],
-    ['an old saddle that fits', 'pad', 'girth'],
-    [FIT],
+    'Down softly and girthed in three goes, from both sides, until it is a dull thing.',
+    'Four feet stay, the back stays level and the ears come back to you after each hole.',
+    [
+      'Steps off as the tree comes → take it away and go back to the pad.',
+      'Blows itself up → lead six steps between one hole and the next.',
+    ],
+    ['an old saddle that fits, without stirrups', 'pad', 'girth with elastic'],
+    [FIT, 'Do not let it swing loose under the belly: two hands at the girth until the second hole.'],
   ),
   'saddle-wear': card(
-    'The odd feel goes away by itself when there is time.',
-    'It moves, drinks and rests with the saddle on.',
-    ['Bucks loose → leave it on until it has been quiet for ten minutes.', 'Rolls → up and walk.'],
-    ['an old saddle', 'safe pen, no water trough to hang on'],
-    ['Never alone out of sight.', FIT],
+    'The odd feel goes by itself when it is given time.',
+    'It moves, drinks, shakes and rests a leg with the saddle on.',
+    [
+      'Bucks on and on → leave it on until ten quiet minutes have gone by.',
+      'Lies down to roll → get it up and walk it.',
+    ],
+    ['an old saddle', 'safe pen with nothing to hang up on'],
+    [FIT, 'In sight all the time; a slipped saddle in an empty pen breaks legs.'],
   ),
   'saddle-move': card(
     'Every pace with the saddle before any pace with a person.',
-    'Even paces with stirrups swinging.',
-    ['Humps in trot → walk and trot by turns.', 'Kicks at the stirrups → up again, rub with them.'],
-    ['saddle', 'line of 7 m'],
-    [FIT, 'Canter only by age.'],
+    'Even paces on both reins, stirrups swinging against its ribs and its back soft.',
+    [
+      'Humps in the first trot → walk and trot by turns, ten strides each.',
+      'Kicks at the stirrups → run them up and rub the ribs with one in your hand.',
+    ],
+    ['saddle with stirrups', 'line of 7 m', 'three poles'],
+    [FIT, CIRCLE, 'Canter only by age.'],
   ),
   'weight-in-stirrup': card(
     'Weight on one side comes before weight on top.',
-    'It squares up and stands while the weight comes and goes.',
-    ['Steps to you → let it find its balance, lighter.', 'Walks off → back to standing at the block.'],
-    ['saddle', 'helmet', 'helper'],
-    ['Helmet on, a helper within call.', 'Foot out at once when it moves.'],
+    'It widens its stance, squares up and stands while the weight comes and goes.',
+    [
+      'Steps towards you → hold less, and let it find where its own feet must be.',
+      'Walks off from the block → back to standing there with no saddle.',
+    ],
+    ['saddle', 'block that cannot tip', 'helmet', 'a helper'],
+    [SECOND, 'Toe only, and out at once when it moves.'],
   ),
 }

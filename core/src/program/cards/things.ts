@@ -1,8 +1,7 @@
-import { card, type StepCard } from './card'
+import { card, type CardText } from './card'
+import { ROUND } from './cautions'
 
-const ROUND_CAUTION = 'Each new place to stand is a new lesson: begin it at the first rung.'
-
-export const THINGS_CARDS: Record<string, StepCard> = {
+export const THINGS_CARDS: Record<string, CardText> = {
   'rope-over': card(
     'A rope on any part of it is only a rope.',
     'It may look, then stands or walks with a slack neck while the rope lies or swings.',
@@ -11,21 +10,21 @@ export const THINGS_CARDS: Record<string, StepCard> = {
       'Fine on one side only → begin again at laid on the other.',
     ],
     ['gloves', 'soft rope of 4 m'],
-    [ROUND_CAUTION, 'Keep the rope free of the legs’ joints until it is easy there.'],
+    [ROUND, 'Keep the rope free of the legs’ joints until it is easy there.'],
   ),
   flag: card(
     'Things that flutter and rattle come and go, and so does its worry.',
     'It may notice; the feet stay or keep their pace, and the head comes down again.',
     ['Leaves → roll it smaller and go further forward.', 'Freezes → stop and let it breathe; smaller.'],
     ['gloves', 'flag on a 1.2 m stick'],
-    [ROUND_CAUTION],
+    [ROUND],
   ),
   'stick-string': card(
     'The string lies on it and moves round it and means nothing until it is pointed.',
     'It stands for the string and still goes when the string asks.',
     ['Flees the sound → swing further off, leave when it looks.', 'Numb to it → ask a light go between.'],
     ['stick of 1.2 m with a 2 m string'],
-    [ROUND_CAUTION, 'Mind eyes, its and yours.'],
+    [ROUND, 'Mind eyes, its and yours.'],
   ),
   'ground-sheet': card(
     'It tells you what it thinks of the ground, and tries anyway.',
@@ -36,13 +35,13 @@ export const THINGS_CARDS: Record<string, StepCard> = {
   ),
   'person-moves': card(
     'A person who hops, jumps or rustles is still the same person.',
-    'It watches and stays.',
+    'It watches, one ear on you, and all four feet stay.',
     [
       'Steps back → smaller moves, further away.',
       'Tightens and stays → slower, and stop at the first breath.',
     ],
     ['a coat that rustles'],
-    [ROUND_CAUTION],
+    [ROUND],
   ),
   'person-above': card(
     'The first rider must not be the first person it sees from below.',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FEET_FIRST } from '../feet-first'
+import { FEET_FIRST } from '../schools'
 import type { Step } from '../step'
 import { CATALOGUE, needsFrom } from './index'
 

@@ -1,0 +1,2 @@
+export * from './counters'
+export { HANDLING_MINUTES, isLoad, isRidden } from './load'

@@ -1,0 +1,6 @@
+export { ageOf, type Age } from './age'
+export { coverageOf, type Covered } from './coverage'
+export type { Hold, Spot } from './hold'
+export { placeHolds, zoneHolds, type StepHold } from './on-the-animal'
+export { handOn, THINGS, type HandStep, type Thing } from './things'
+export { ZONE_KEYS, ZONES, type Zone } from './zones'

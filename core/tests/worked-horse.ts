@@ -1,0 +1,57 @@
+import { addDays, PLAIN, type Day } from '../src/answer'
+import { STANDARD_MODEL } from '../src/belief'
+import {
+  newcomer,
+  pathWork,
+  sessionsFor,
+  workThrough,
+  type Nature,
+  type PathWork,
+  type SimulatedHorse,
+} from '../src/herd'
+import { STANDARD_LAW } from '../src/learning'
+import { FEET_FIRST, type Program } from '../src/program'
+import { recordsWith, viewsOf, type TrackKey, type TrackRecord, type Views } from '../src/readiness'
+import { FIRST_DAY, seeded } from './logs'
+
+export interface WorkedHorse {
+  readonly horse: SimulatedHorse
+  readonly records: ReadonlyMap<TrackKey, TrackRecord>
+  readonly lastDay: Day
+  /** Its tracks on a day, the last one worked where none is said. */
+  viewsOn(day?: Day): Views
+}
+
+/** A quick, easy horse: what is planted in it stands out from what it learnt. */
+const EASY: Nature = {
+  law: { ...STANDARD_LAW, speed: 0.5 },
+  ability: 2,
+  calm: 2,
+  stiffer: { side: 'right', by: 0.2 },
+}
+
+/** Works a made-up horse along the path, every other day, and logs every answer. */
+export const workedHorse = (
+  seed: number,
+  path: PathWork,
+  nature: Partial<Nature> = {},
+  program: Program = FEET_FIRST,
+): WorkedHorse => {
+  const draw = seeded(seed)
+  const records = new Map<TrackKey, TrackRecord>()
+  const days = Array.from({ length: sessionsFor(program, path) }, (_, i) => addDays(FIRST_DAY, 2 * i))
+  let horse = newcomer(program, { ...EASY, ...nature })
+  for (const work of pathWork(program, path, days)) {
+    const worked = workThrough(horse, work, draw)
+    horse = worked.horse
+    for (const answer of worked.answers)
+      recordsWith(STANDARD_MODEL, program, records, { ...PLAIN, ...answer, day: work.day })
+  }
+  const lastDay = days.at(-1)!
+  return {
+    horse,
+    records,
+    lastDay,
+    viewsOn: (day = lastDay) => viewsOf(STANDARD_MODEL, program, records, day),
+  }
+}
