@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { ANSWER_DETAILS } from './answer-details'
+import { CONFIRMATIONS, PutIncident } from './care'
 import {
   CalmSchema,
   Day,
@@ -34,6 +36,7 @@ export const NewAnswer = z.object({
   seconds: z.number().min(0).max(86_400).nullable().default(null),
   fault: z.string().max(200).nullable().default(null),
   sign: Sign.nullable().default(null),
+  ...ANSWER_DETAILS,
   /** The answer this one corrects. */
   replaces: Id.nullable().default(null),
 })
@@ -56,9 +59,22 @@ export const BatchItem = z.discriminatedUnion('do', [
     reason: z.string().trim().min(1).max(200),
     at: Instant,
   }),
+  z.object({ do: z.literal('incident'), id: Id, horseId: Id, incident: PutIncident }),
+  /** A session is confirmed, with what is noted on it. */
+  z.object({ do: z.literal('note'), id: Id, sessionId: Id, note: Text, at: Instant }),
+  /** What was confirmed at the pen on a day; the newest word stands. */
+  z.object({
+    do: z.literal('confirm'),
+    id: Id,
+    horseId: Id,
+    day: Day,
+    confirmed: z.array(z.enum(CONFIRMATIONS)),
+  }),
 ])
 
 export const Batch = z.object({
+  /** Whose batch it is; refused where somebody else is signed in by now. */
+  personId: Id.optional(),
   /** The phone's clock when the batch was sent; the server's clock less this corrects a wrong one. */
   sentAt: Instant,
   items: z.array(z.unknown()).min(1).max(500, 'At most 500 items in one batch.'),
@@ -67,7 +83,7 @@ export const Batch = z.object({
 export const BatchReply = z.object({
   items: z.array(
     z.object({
-      /** The id of the session, the answer or the voiding; empty when it could not be read. */
+      /** The id of what was sent; empty when it could not be read. */
       id: z.string(),
       status: z.enum(['kept', 'already', 'refused']),
       /** Why it was refused, for a person to read. */

@@ -19,6 +19,8 @@ export const HorseForm = z.object({
 export const PutHorse = HorseForm.extend({
   /** The version this edit was made from; 0 for a new horse. */
   version: z.number().int().min(0),
+  /** The school it is to be worked by; as it is, or Feet First for a new horse, where none is said. */
+  school: StepKey.optional(),
 })
 
 /** The steps it is to leave with. */
@@ -30,6 +32,7 @@ export const Horse = HorseForm.extend({
   id: Id,
   version: z.number().int(),
   programId: Id,
+  school: StepKey,
   schoolName: z.string(),
   handOver: HandOverSteps,
   createdAt: Instant,

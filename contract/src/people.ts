@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { DeviceTold } from './devices'
 import { Day, Id, Instant, Name } from './primitives'
 import { ROLES } from './rights'
 
@@ -19,7 +20,10 @@ export const TimeZone = z.string().refine(isTimeZone, 'This is not a time zone, 
 export const SignIn = z.object({
   email: Email,
   password: z.string().min(1, 'Please write your password.').max(200),
+  device: DeviceTold.optional(),
 })
+
+export const SignInDemo = z.object({ device: DeviceTold.optional() })
 
 export const FirstRun = z.object({
   yardName: Name,
@@ -27,6 +31,7 @@ export const FirstRun = z.object({
   personName: Name,
   email: Email,
   password: Password,
+  device: DeviceTold.optional(),
 })
 
 export const Settings = z.object({

@@ -6,6 +6,8 @@ export const PROBLEM_TYPES = [
   'broken-json',
   'too-large',
   'signed-out',
+  'cut-off',
+  'other-person',
   'wrong-sign-in',
   'not-allowed',
   'other-origin',

@@ -1,4 +1,4 @@
-import type { Program } from '@still-pine/core/program'
+import { MANNER_PARTS, type MannerPart, type Program } from '@still-pine/core/program'
 import { z } from 'zod'
 import { KindSchema, StepKey } from './primitives'
 import { STOP_RULES } from './stop-rules'
@@ -53,16 +53,28 @@ const GateSchema = z.object({
 
 const four = <T extends z.ZodType>(part: T) => z.tuple([part, part, part, part])
 
+const PaceSchema = z.object({
+  gradedBy: z.enum(['phases', 'wait', 'aids']),
+  limits: four(z.number().positive()),
+  phases: four(Words),
+})
+
+const MannerText = z.object({ words: Words, why: Words })
+
+const MannerSchema = z.object(
+  Object.fromEntries(Object.keys(MANNER_PARTS).map((part) => [part, MannerText])) as Record<
+    MannerPart,
+    typeof MannerText
+  >,
+)
+
 /** One version of a school's way of working, as a document. */
 export const ProgramSchema = z.object({
   school: StepKey,
   name: Words.min(1),
   version: z.number().int().min(1),
-  pace: z.object({ limits: four(z.number().positive()), phases: four(Words) }),
-  frightRule: Words,
-  release: Words,
-  reward: Words,
-  leadPosition: Words,
+  pace: PaceSchema,
+  manner: MannerSchema,
   steps: z.array(StepSchema).min(1).max(500),
   gates: z.array(GateSchema).max(50),
   carryOver: z.array(z.object({ from: StepKey, to: StepKey, share: z.number().min(0).max(1) })),

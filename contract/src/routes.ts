@@ -1,12 +1,16 @@
 import { z } from 'zod'
 import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
+import { Carry, Cursor } from './carry'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
+import { Device, PutCutOff } from './devices'
 import { Horse, PutHandOver, PutHorse } from './horses'
 import { Line, Overrule, SessionChanges, TodayRow, WeekRow } from './judgement'
-import { About, FirstRun, Me, Person, Settings, SignIn } from './people'
+import { About, FirstRun, Me, Person, Settings, SignIn, SignInDemo } from './people'
 import { Day, Id, StepKey } from './primitives'
 import { ProgramSchema } from './program'
 import type { Route } from './route'
+import { SpotsReply } from './spots'
+import { WorkedReply } from './worked'
 
 const none = z.object({})
 const nothing = z.object({ ok: z.literal(true) })
@@ -53,6 +57,7 @@ export const routes = {
     path: '/sign-in/demo',
     summary: 'Sign in as the demo starter, on a demo server only',
     needs: 'open',
+    body: SignInDemo,
     reply: Me,
   }),
   signOut: route({ method: 'post', path: '/sign-out', summary: 'Sign out', needs: 'open', reply: nothing }),
@@ -64,6 +69,22 @@ export const routes = {
     needs: 'own-settings',
     body: Settings,
     reply: Settings,
+  }),
+  devices: route({
+    method: 'get',
+    path: '/devices',
+    summary: 'The browsers people signed in on: a starter sees all, others their own',
+    needs: 'own-settings',
+    reply: z.object({ devices: z.array(Device) }),
+  }),
+  putCutOff: route({
+    method: 'put',
+    path: '/people/{personId}/devices/{deviceId}/cut-off',
+    summary: 'Cut a device off from the yard, or let it back',
+    needs: 'own-settings',
+    params: z.object({ personId: Id, deviceId: Id }),
+    body: PutCutOff,
+    reply: nothing,
   }),
   people: route({
     method: 'get',
@@ -119,6 +140,31 @@ export const routes = {
     params: horse,
     body: PutHandOver,
     reply: Horse,
+  }),
+  carry: route({
+    method: 'get',
+    path: '/horses/{horseId}/carry',
+    summary: 'What a device takes along to judge a horse without signal, from where it left off',
+    needs: 'read-yard',
+    params: horse,
+    query: Cursor,
+    reply: Carry,
+  }),
+  spots: route({
+    method: 'get',
+    path: '/horses/{horseId}/spots',
+    summary: 'Answers that tell where on the horse, or from where, oldest first',
+    needs: 'read-yard',
+    params: horse,
+    reply: SpotsReply,
+  }),
+  worked: route({
+    method: 'get',
+    path: '/horses/{horseId}/worked',
+    summary: 'A horse’s answers counted by track and session: what its counters and places are made from',
+    needs: 'read-yard',
+    params: horse,
+    reply: WorkedReply,
   }),
   line: route({
     method: 'get',

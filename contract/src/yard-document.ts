@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ANSWER_DETAILS } from './answer-details'
 import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
 import { HorseForm } from './horses'
 import { TimeZone } from './people'
@@ -20,7 +21,7 @@ import { ROLES } from './rights'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 1
+export const YARD_FORMAT_VERSION = 2
 
 const Rung = z.number().int().min(1).max(20)
 
@@ -68,6 +69,7 @@ export const YARD_PARTS = {
     seconds: z.number().min(0).max(86_400).nullable(),
     fault: z.string().max(200).nullable(),
     sign: Sign.nullable(),
+    ...ANSWER_DETAILS,
     replaces: Id.nullable(),
   }),
   voidings: z.object({ id: Id, answer: Id, person: Id, at: Instant, reason: z.string().max(200) }),
@@ -153,6 +155,9 @@ export const BroughtAnswer = YARD_PARTS.answers
     moving: true,
     fault: true,
     sign: true,
+    ending: true,
+    slip: true,
+    zone: true,
   })
   .extend({
     id: Id,

@@ -1,0 +1,40 @@
+import { daysBetween } from '@still-pine/core/answer'
+import { planSession } from '@still-pine/core/plan'
+import type { Program } from '@still-pine/core/program'
+import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
+import type { Horse } from './horses'
+import type { Line, Overrule } from './judgement'
+
+type Side = Line['tracks'][number]['side']
+
+export const trackRows = (views: Views): Line['tracks'] =>
+  [...views].map(([key, view]) => {
+    const [step, side] = (key as TrackKey).split('/') as [string, Side]
+    return { step, side, view: view as Line['tracks'][number]['view'] }
+  })
+
+interface Parts {
+  readonly horse: Horse
+  readonly program: Program
+  readonly views: Views
+  readonly facts: Facts
+  readonly overrules: readonly Overrule[]
+  /** Days with answers up to the day judged. */
+  readonly workDays: number
+  /** The day judged. */
+  readonly on: string
+}
+
+/** A horse's Line from what is believed of its tracks: the same on the server and on a device without signal. */
+export const lineFrom = ({ horse, program, views, facts, overrules, workDays, on }: Parts): Line => ({
+  horse,
+  day: on,
+  tracks: trackRows(views),
+  gates: gateVerdicts(program, views, facts, on) as Line['gates'],
+  overrules: [...overrules],
+  plan: planSession(program, views, facts, on) as Line['plan'],
+  confirmed: [...facts.confirmed],
+  notices: [...noticesOf(facts, on)],
+  workDays,
+  calendarDays: Math.max(0, daysBetween(horse.arrived, on)),
+})
