@@ -3,6 +3,8 @@ import { STANDARD_MODEL } from '@still-pine/core/belief'
 import {
   changedBy,
   newcomer,
+  pathWork,
+  sessionsFor,
   workDays,
   workThrough,
   type DayOfWork,
@@ -13,7 +15,6 @@ import { planSession } from '@still-pine/core/plan'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { recordsWith, viewsOf, type Facts, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { pathWork, sessionsFor } from './path-work'
 import type { DemoHorse } from './scenario'
 
 export interface DemoSession {

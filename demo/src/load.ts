@@ -1,7 +1,9 @@
 import { randomBytes } from 'node:crypto'
 import type { About, BatchReply, Horse, Me, TodayRow } from '@still-pine/contract'
+import { SCHOOLS, type Program } from '@still-pine/core/program'
 import { v7 } from 'uuid'
 import { Api } from './api'
+import { detailsFor } from './details'
 import { historyOf, seededDraw, type DemoSession } from './history'
 import { DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
 
@@ -28,14 +30,22 @@ const itemsOf = (
   session: DemoSession,
   order: number,
   makeId: (at: number) => string,
+  program: Program,
 ): SessionItems => {
   const start = startOf(session.day, order)
   const sessionId = makeId(start)
-  const answers = session.answers.map(({ minute, ...answer }) => {
+  const answers = session.answers.map(({ minute, ...answer }, nth) => {
     const at = start + Math.round(minute * MINUTE_MS)
     return {
       do: 'add',
-      answer: { ...answer, id: makeId(at), horseId, sessionId, at: new Date(at).toISOString() },
+      answer: {
+        ...answer,
+        ...detailsFor({ minute, ...answer }, nth, program),
+        id: makeId(at),
+        horseId,
+        sessionId,
+        at: new Date(at).toISOString(),
+      },
     }
   })
   return {
@@ -77,8 +87,15 @@ const loadSessions = async (api: Api, sessions: readonly SessionItems[], me: Me)
 const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Promise<void> => {
   const makeId = idMaker(horse.seed)
   const horseId = makeId(startOf(horse.form.arrived, order))
-  const kept = await api.ask<Horse>('PUT', `/horses/${horseId}`, { ...horse.form, version: 0 })
-  const sessions = historyOf(horse, me.today).map((session) => itemsOf(horseId, session, order, makeId))
+  const kept = await api.ask<Horse>('PUT', `/horses/${horseId}`, {
+    ...horse.form,
+    school: horse.school,
+    version: 0,
+  })
+  const program = SCHOOLS.find(({ school }) => school === horse.school)!
+  const sessions = historyOf(horse, me.today, program).map((session) =>
+    itemsOf(horseId, session, order, makeId, program),
+  )
   await loadSessions(api, sessions, me)
   for (const check of horse.checks)
     await api.ask('PUT', `/horses/${horseId}/checks/${makeId(startOf(check.on, order))}`, check)

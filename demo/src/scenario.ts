@@ -1,8 +1,8 @@
 import type { BodyOf, HorseForm } from '@still-pine/contract'
 import { addDays, type Day } from '@still-pine/core/answer'
-import type { Nature } from '@still-pine/core/herd'
+import type { Nature, PathWork } from '@still-pine/core/herd'
 import { STANDARD_LAW } from '@still-pine/core/learning'
-import type { PathWork } from './path-work'
+import type { SchoolKey } from '@still-pine/core/program'
 
 /** A stretch of work with its own rhythm: planned day by day, or a long one along the path. */
 export interface Spell {
@@ -18,6 +18,7 @@ export interface Spell {
 export interface DemoHorse {
   readonly seed: number
   readonly form: HorseForm
+  readonly school: SchoolKey
   readonly nature: Nature
   readonly spells: readonly Spell[]
   readonly checks: readonly BodyOf<'putCheck'>[]
@@ -81,11 +82,12 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
     form: Omit<HorseForm, 'born' | 'arrived'> & { months: number; arrivedAgo: number },
     ways: Ways,
     spells: readonly Spell[],
-    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver'>> = {},
+    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school'>> = {},
   ): DemoHorse => {
     const { months, arrivedAgo, ...rest } = form
     return {
       seed,
+      school: 'feet-first',
       form: { ...rest, born: monthsBefore(today, months), arrived: ago(arrivedAgo) },
       nature: nature(ways),
       spells,
@@ -342,6 +344,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       },
       { speed: 0.35, ability: 0, calm: -0.3 },
       [],
+      { school: 'stand-first' },
     ),
   ]
 }

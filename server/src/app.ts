@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
+import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
 import helmet from 'helmet'
 import { sameOrigin } from './auth/origin'
 import { signInSessions } from './auth/session'
 import { careRoutes } from './http/care'
 import type { Dependencies } from './http/dependencies'
+import { deviceRoutes } from './http/devices'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { horseRoutes } from './http/horses'
@@ -17,6 +19,9 @@ import { Refusal } from './http/refusal'
 import { sessionRoutes } from './http/sessions'
 
 const BODY_LIMIT = '1mb'
+
+/** A Line is a tenth as large packed, on the first level already; signal at a pen is thin. */
+const QUICK = { level: 1 }
 
 const named: RequestHandler = (_request, reply, next) => {
   reply.locals.requestId = randomUUID()
@@ -68,6 +73,7 @@ const api = (deps: Dependencies): express.Router => {
     next()
   })
   peopleRoutes(router, deps)
+  deviceRoutes(router, deps)
   horseRoutes(router, deps)
   lineRoutes(router, deps)
   sessionRoutes(router, deps)
@@ -95,7 +101,7 @@ const serveInterface = (app: Express, folder: string): void => {
 export const makeApp = (deps: Dependencies): Express => {
   const app = express()
   app.disable('x-powered-by')
-  app.use(named, logged(deps), security(deps))
+  app.use(named, logged(deps), security(deps), compression(QUICK))
   health(app, deps)
   app.use('/api/v1', api(deps))
   if (deps.webFolder !== null) serveInterface(app, deps.webFolder)

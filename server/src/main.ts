@@ -56,6 +56,8 @@ const host = tls !== null || env.BEHIND_HTTPS_PROXY === '1' ? (env.HOST ?? '0.0.
 const server = tls ? createHttps(tls, app) : createServer(app)
 // A whole yard that is brought in may take its time; what is small is refused by its size.
 server.requestTimeout = 1_800_000
+// Longer than any proxy keeps a connection it may use again: who closes first must not be us, in the middle of a request.
+server.keepAliveTimeout = 75_000
 server.listen(Number(env.PORT ?? 4180), host, () => {
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : 0

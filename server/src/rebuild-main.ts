@@ -21,7 +21,15 @@ const replays = replaysOnThreads(
 const inYardOf = <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<T> =>
   inYard(pool, { yardId, personId: NOBODY }, 'as it goes', async (client: Client) => {
     const { timeZone } = (await yardNow(client))!
-    return work({ client, yardId, personId: NOBODY, role: 'starter', timeZone, now: new Date() })
+    return work({
+      client,
+      yardId,
+      personId: NOBODY,
+      deviceId: null,
+      role: 'starter',
+      timeZone,
+      now: new Date(),
+    })
   })
 
 /** A few horses at a time, so that nobody who logs waits long. */

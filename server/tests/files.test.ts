@@ -1,5 +1,6 @@
 import { files, pathTo, YardDocument, type Line, type Progress } from '@still-pine/contract'
 import { judgeFile, LOG_COLUMNS, readAnswerLog } from '@still-pine/core/formats'
+import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { yardSchema } from '../src/http/files'
@@ -113,8 +114,27 @@ describe('a yard that cannot be brought in', () => {
   const taken = async () => JSON.parse((await yard.starter.file('GET', files.yardOut.path)).text)
 
   it('is one from a newer version, and says to update', async () => {
-    const end = await refusedBy(JSON.stringify({ ...(await taken()), version: 2 }))
+    const end = await refusedBy(JSON.stringify({ ...(await taken()), version: 3 }))
     expect(end.title).toMatch(/newer Still Pine/)
+  })
+
+  it('of version 1 comes in with the manner of its school filled up', async () => {
+    const { manner, pace, ...document } = FEET_FIRST
+    const { gradedBy: _, ...oldPace } = pace
+    const old = { ...document, pace: oldPace, frightRule: manner.fright.words, release: manner.release.words }
+    const older = JSON.stringify({ ...(await taken()), version: 1, programs: [{ document: old }] })
+    const fresh = await startYard({ now: clock.now })
+    try {
+      const { text } = await fresh.starter.file('POST', files.yardIn.path, older)
+      expect(ending(text)).toMatchObject({ step: 'done', horses: 2 })
+      const { horse } = (await fresh.starter.get<Line>(`/horses/${horseId}/line`)).body
+      const { program } = (await fresh.starter.get<{ program: Program }>(`/programs/${horse.programId}`)).body
+      expect(program.pace.gradedBy).toBe('phases')
+      expect(program.manner.fright.words).toBe(manner.fright.words)
+      expect(program.manner.tying).toEqual(manner.tying)
+    } finally {
+      await fresh.stop()
+    }
   })
 
   it('is something else, cut short, or broken', async () => {
@@ -154,7 +174,7 @@ describe('answers as CSV', () => {
   it('are a log that can be judged by itself, formulas kept as text, days the yard’s own', async () => {
     const { text } = await yard.starter.file('GET', files.answersOut.path)
     expect(text.split('\r\n')[0]).toBe(
-      [...LOG_COLUMNS, 'session', 'person', 'where', 'sign', 'fault'].join(','),
+      [...LOG_COLUMNS, 'session', 'person', 'where', 'sign', 'fault', 'ending', 'slip', 'zone'].join(','),
     )
     expect(text).toContain(`"'=Whin, ""the"" Ælf 🐴"`)
     const log = readAnswerLog(text)

@@ -23,7 +23,15 @@ let owner: pg.Client
 const now = new Date('2026-05-14T09:00:00Z')
 
 /** Ids of a second yard, made by the owner of the tables, and people of every role in both. */
-const other = { yardId: uuid(), horse: uuid(), program: uuid(), session: uuid(), answer: uuid() }
+const other = {
+  yardId: uuid(),
+  horse: uuid(),
+  program: uuid(),
+  session: uuid(),
+  answer: uuid(),
+  device: uuid(),
+  person: '',
+}
 const PASSWORD = 'a long enough one'
 
 const addPerson = async (yardId: string, role: string, email: string): Promise<string> => {
@@ -49,6 +57,12 @@ beforeAll(async () => {
   await owner.connect()
   await owner.query(`insert into yard values ($1, 'Elsewhere', 'Europe/Oslo', false, now())`, [other.yardId])
   const person = await addPerson(other.yardId, 'starter', 'other@example.org')
+  other.person = person
+  await owner.query(`insert into device values ($1, $2, $3, 'Heron’s phone', now(), null)`, [
+    person,
+    other.device,
+    other.yardId,
+  ])
   await owner.query(`insert into program select $1, $2, school, version, document from program limit 1`, [
     other.program,
     other.yardId,
@@ -93,6 +107,7 @@ const BODIES: Record<string, unknown> = {
     after: '',
   },
   putConfirmations: { confirmed: ['helper'] },
+  putCutOff: { cutOff: true },
   putOverrule: { gate: 'halter', reason: 'because I looked at it myself' },
   settings: { theme: 'light', pressLagSeconds: 0.4, forwardKey: 'a', backKey: 'b', vibrate: true },
   batch: { sentAt: now.toISOString(), items: [{}] },
@@ -108,6 +123,8 @@ const idsOf = (horseId: string, sessionId: string, programId: string) => ({
   checkId: uuid(),
   incidentId: uuid(),
   overruleId: uuid(),
+  personId: other.person,
+  deviceId: other.device,
   day: '2026-05-14',
 })
 
@@ -117,7 +134,7 @@ const guarded = Object.entries(routes).filter(([, route]) => route.needs !== 'op
 ][]
 
 describe('another yard’s ids', () => {
-  it.each(guarded.filter(([, route]) => /horseId|sessionId|programId/.test(route.path)))(
+  it.each(guarded.filter(([, route]) => /horseId|sessionId|programId|deviceId/.test(route.path)))(
     '%s finds nothing and says so',
     async (name, route) => {
       const path = filled(route, idsOf(other.horse, other.session, other.program))
@@ -154,9 +171,12 @@ describe('another yard’s ids', () => {
       session,
       answerItem(other.horse, other.session, now.toISOString()),
       voidItem(other.answer, now.toISOString()),
+      { do: 'note', id: uuid(), sessionId: other.session, note: 'ours', at: now.toISOString() },
+      { do: 'incident', id: uuid(), horseId: other.horse, incident: BODIES.putIncident },
+      { do: 'confirm', id: uuid(), horseId: other.horse, day: '2026-05-14', confirmed: ['helper'] },
     ]
     const { body } = await sendBatch(yard.starter, items, now.toISOString())
-    expect(body.items.map(({ status }) => status)).toEqual(['refused', 'refused', 'refused'])
+    expect(body.items.map(({ status }) => status)).toEqual(Array(6).fill('refused'))
     const own = await addHorse(yard.starter)
     const smuggled = await sendBatch(
       yard.starter,
@@ -169,7 +189,7 @@ describe('another yard’s ids', () => {
   })
 
   it('do not show in any list', async () => {
-    for (const path of ['/today', '/week', '/people', '/sessions'])
+    for (const path of ['/today', '/week', '/people', '/sessions', '/devices'])
       expect(JSON.stringify((await yard.starter.get(path)).body)).not.toMatch(/Heron|Elsewhere/)
   })
 })
@@ -230,10 +250,20 @@ describe('rights', () => {
     }
   })
 
-  it('let only a starter take an answer back', async () => {
+  it('let everybody take back their own answers, and only a starter those of others', async () => {
+    const at = now.toISOString()
+    const horse = await addHorse(yard.starter)
     const helper = await signIn('helper@example.org')
-    const reply = await sendBatch(helper, [voidItem(uuid(), now.toISOString())], now.toISOString())
-    expect(reply.status).toBe(403)
+    const [mine, theirs] = [sessionItem(horse, at), sessionItem(horse, at)]
+    const own = answerItem(horse, mine.session.id, at)
+    const starters = answerItem(horse, theirs.session.id, at)
+    await sendBatch(yard.starter, [theirs, starters], at)
+    const { body } = await sendBatch(
+      helper,
+      [mine, own, voidItem(own.answer.id, at), voidItem(starters.answer.id, at)],
+      at,
+    )
+    expect(body.items.map(({ status }) => status)).toEqual(['kept', 'kept', 'kept', 'refused'])
   })
 
   it('ask everybody to sign in', async () => {

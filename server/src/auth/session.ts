@@ -6,6 +6,8 @@ import type { Pool } from '../data/pool'
 declare module 'express-session' {
   interface SessionData {
     personId: string
+    /** Which browser signed in; not said by programs that only use the API. */
+    deviceId?: string
   }
 }
 

@@ -1,4 +1,5 @@
-import type { KeptAnswer, NewAnswer } from '@still-pine/contract'
+import type { CarriedAnswer, KeptAnswer, NewAnswer, Worked } from '@still-pine/contract'
+import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
@@ -27,15 +28,16 @@ export const insertAnswers = async (
   const inserted = await rows<{ id: string; seq: number }>(
     client,
     sql`insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
-                            phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, replaces)
+                            phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, ending, slip,
+                            zone, aids, peak_newtons, release_seconds, replaces)
         select a.id, ${yardId}, a."horseId", a."sessionId", a."personId", a.step, a.side, a.rung, a.grade, a.calm,
                a.at, a.day, a."phoneAt", a.ahead, a."byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds,
-               a.fault, a.sign, a.replaces
+               a.fault, a.sign, a.ending, a.slip, a.zone, a.aids, a."peakNewtons", a."releaseSeconds", a.replaces
         from json_to_recordset(${JSON.stringify(answers.map((a, n) => ({ ...a, n })))}::json) as a(
           n int, id uuid, "horseId" uuid, "sessionId" uuid, "personId" uuid, step text, side text, rung int,
           grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz, ahead boolean, "byChance" boolean,
           recalled boolean, uncued boolean, place int, moving boolean, seconds real, fault text, sign text,
-          replaces uuid)
+          ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real, replaces uuid)
         order by a.n
         on conflict (id) do nothing returning id, seq`,
   )
@@ -43,9 +45,9 @@ export const insertAnswers = async (
 }
 
 export const answerTrack = (client: Client, id: string) =>
-  maybeRow<{ horseId: string; step: string; side: string; voided: boolean }>(
+  maybeRow<{ horseId: string; step: string; side: string; personId: string; voided: boolean }>(
     client,
-    sql`select a.horse_id as "horseId", a.step, a.side, v.id is not null as voided
+    sql`select a.horse_id as "horseId", a.step, a.side, a.person_id as "personId", v.id is not null as voided
         from answer a left join voiding v on v.answer_id = a.id where a.id = ${id}`,
   )
 
@@ -88,7 +90,8 @@ const toKept = ({ at, voidedAt, voidedBy, voidReason, ...row }: KeptRow): KeptAn
 
 const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
     a.calm, a.at, a.day, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault,
-    a.sign, a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
+    a.sign, a.ending, a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds",
+    a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
   from answer a join person p on p.id = a.person_id
   left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
 
@@ -99,6 +102,31 @@ export const answersOfSession = async (client: Client, sessionId: string): Promi
       values: [sessionId],
     })
   ).map(toKept)
+
+export interface CarriedRow extends Omit<CarriedAnswer, 'at'> {
+  readonly at: Date
+}
+
+/** A horse's standing answers kept after a place in the order of keeping, in that order. */
+export const answersAfter = (client: Client, horseId: string, seq: number, most: number) =>
+  rows<CarriedRow>(
+    client,
+    sql`select a.id, a.seq, a.session_id as "sessionId", a.step, a.side, a.rung, a.grade, a.calm, a.at, a.day,
+               a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault, a.sign, a.ending,
+               a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds",
+               a.replaces, a.ahead, p.name as "personName"
+        from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and a.seq > ${seq} and v.id is null
+        order by a.seq limit ${most}`,
+  )
+
+/** Answers of a horse taken back after a place in the order of taking back. */
+export const voidedAfter = (client: Client, horseId: string, seq: number) =>
+  rows<{ answerId: string; seq: number }>(
+    client,
+    sql`select v.answer_id as "answerId", v.seq from voiding v join answer a on a.id = v.answer_id
+        where v.seq > ${seq} and a.horse_id = ${horseId} order by v.seq`,
+  )
 
 /** How many answers of a step are shown at once. */
 export const STEP_PAGE = 60
@@ -119,6 +147,33 @@ export const answersOfStep = async (
     })
   ).map(toKept)
 
+/** The last standing answer of every step, rung, zone, place and movement that was told, oldest first. */
+export const lastSpots = (client: Client, horseId: string) =>
+  rows<Spot>(
+    client,
+    sql`select s.step, s.side, s.rung, s.grade, s.calm, s.day, s.place, s.zone, s.moving from (
+          select distinct on (a.step, a.side, a.rung, a.place, a.zone, a.moving) a.*
+          from answer a left join voiding v on v.answer_id = a.id
+          where a.horse_id = ${horseId} and v.id is null and not a.uncued
+            and (a.place is not null or a.zone is not null)
+          order by a.step, a.side, a.rung, a.place, a.zone, a.moving, a.at desc, a.seq desc) s
+        order by s.at, s.seq`,
+  )
+
+/** Standing answers counted by track and session, oldest first. */
+export const workedRows = (client: Client, horseId: string) =>
+  rows<Worked>(
+    client,
+    sql`select a.session_id as session, s.place, a.day, a.step, a.side, count(*)::int as answers,
+               count(*) filter (where a.grade <= 1 and a.calm < 2 and not a.by_chance and not a.recalled)::int as clean,
+               max(a.rung)::int as "hardestRung", (extract(epoch from min(a.at)) * 1000)::float8 as "from",
+               (extract(epoch from max(a.at)) * 1000)::float8 as "to"
+        from answer a join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and v.id is null and not a.uncued
+        group by a.session_id, s.place, a.day, a.step, a.side
+        order by a.day, min(a.at), a.session_id, a.step, a.side`,
+  )
+
 export interface DayCount {
   readonly horseId: string
   readonly day: string
@@ -135,7 +190,8 @@ export const answersPerDay = (client: Client, from: string, to: string) =>
         group by a.horse_id, a.day`,
   )
 
-export const workDays = async (client: Client, horseId: string, upTo: string): Promise<number> =>
+/** Days on which a horse was worked, counted over all its answers. */
+export const countWorkDays = async (client: Client, horseId: string, upTo: string): Promise<number> =>
   (await maybeRow<{ days: number }>(
     client,
     sql`select count(distinct a.day)::int as days

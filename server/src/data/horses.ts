@@ -8,7 +8,7 @@ interface Row extends Omit<Horse, 'createdAt'> {
 
 const select = (where: Sql): Sql => ({
   text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.version, h.hand_over as "handOver",
-                h.program_id as "programId", p.document->>'name' as "schoolName", h.created_at as "createdAt"
+                h.program_id as "programId", p.school, p.document->>'name' as "schoolName", h.created_at as "createdAt"
          from horse h join program p on p.id = h.program_id ${where.text}`,
   values: where.values,
 })
@@ -48,6 +48,10 @@ export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
                arrived = ${horse.arrived}, version = version + 1
         where id = ${id} and version = ${horse.version}`,
   )
+
+/** Puts a horse under another program, as part of the change it belongs to. */
+export const updateProgram = (client: Client, id: string, programId: string) =>
+  run(client, sql`update horse set program_id = ${programId} where id = ${id}`)
 
 export const updateHandOver = (client: Client, id: string, steps: readonly string[], version: number) =>
   run(

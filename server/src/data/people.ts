@@ -23,10 +23,6 @@ export const findPersonByEmail = (client: Client, email: string) =>
     sql`select person_id as "personId", yard_id as "yardId" from find_person_by_email(${email})`,
   )
 
-export const findYardOfPerson = async (client: Client, personId: string): Promise<string | null> =>
-  (await maybeRow<{ id: string | null }>(client, sql`select find_yard_of_person(${personId}) as id`))?.id ??
-  null
-
 export const anyYard = async (client: Client): Promise<string | null> =>
   (await maybeRow<{ id: string | null }>(client, sql`select any_yard() as id`))?.id ?? null
 

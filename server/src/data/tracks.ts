@@ -6,7 +6,7 @@ import {
   type TrackRecord,
   type TrackView,
 } from '@still-pine/core/readiness'
-import { rows, run, sql, type Client } from './sql'
+import { maybeRow, rows, run, sql, type Client } from './sql'
 
 interface Row {
   readonly step: string
@@ -113,6 +113,29 @@ export const dropDayViews = (client: Client, horseId: string, steps: readonly st
 
 export const dropAllDayViews = (client: Client, horseId: string) =>
   run(client, sql`delete from track_day where horse_id = ${horseId}`)
+
+/** Work days up to a day as they were counted on it. */
+export const workDaysKept = async (
+  client: Client,
+  horseId: string,
+  day: string,
+): Promise<number | undefined> =>
+  (
+    await maybeRow<{ days: number }>(
+      client,
+      sql`select work_days as days from horse_day where horse_id = ${horseId} and day = ${day}`,
+    )
+  )?.days
+
+export const keepWorkDays = (client: Client, yardId: string, horseId: string, day: string, days: number) =>
+  run(
+    client,
+    sql`insert into horse_day (yard_id, horse_id, day, work_days) values (${yardId}, ${horseId}, ${day}, ${days})
+        on conflict do nothing`,
+  )
+
+export const dropWorkDays = (client: Client, horseId: string) =>
+  run(client, sql`delete from horse_day where horse_id = ${horseId}`)
 
 /** Keeps the table small: views of days gone by are made again if anybody asks. */
 export const dropOldDayViews = (client: Client, horseId: string, before: string) =>

@@ -28,7 +28,8 @@ const READ: Readonly<Record<YardPart, Sql>> = {
   answers:
     plain(`select id, horse_id as horse, session_id as session, person_id as person, step, side, rung, grade, calm,
       ${instant('at')} as at, day, ${instant('phone_at')} as "phoneAt", ahead, by_chance as "byChance", recalled,
-      uncued, place, moving, seconds, fault, sign, replaces
+      uncued, place, moving, seconds, fault, sign, ending, slip, zone, aids, peak_newtons as "peakNewtons",
+      release_seconds as "releaseSeconds", replaces
     from answer order by seq`),
   voidings: plain(`select id, answer_id as answer, person_id as person, ${instant('at')} as at, reason
     from voiding order by voiding.at, id`),
@@ -78,6 +79,9 @@ export interface LogLine {
   readonly where: string | null
   readonly sign: string | null
   readonly fault: string | null
+  readonly ending: string | null
+  readonly slip: string | null
+  readonly zone: string | null
 }
 
 /** The answers that stand, of one horse or all, as a log: times in the yard's own zone, with its offset. */
@@ -92,7 +96,8 @@ export async function* logOf(
     select a.horse_id as "horseId", h.name as horse, a.step, a.side,
            to_char(a.at, 'YYYY-MM-DD"T"HH24:MI:SS.MSTZH:TZM') as at, a.rung, a.grade, a.calm,
            a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.session_id as session,
-           p.name as person, s.place as "where", a.sign, a.fault
+           p.name as person, s.place as "where", a.sign, a.fault,
+           a.ending, a.slip, a.zone
     from answer a join horse h on h.id = a.horse_id join person p on p.id = a.person_id
     join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
     where v.id is null and ($1::uuid is null or a.horse_id = $1)
@@ -142,14 +147,16 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
       "startedAt" timestamptz, day date, place text, note text, "confirmedAt" timestamptz) order by n`,
   answers: (yardId, records) => sql`
     insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
-                        phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, replaces)
+                        phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, ending,
+                        slip, zone, aids, peak_newtons, release_seconds, replaces)
     select r.id, ${yardId}, r.horse, r.session, r.person, r.step, r.side, r.rung, r.grade, r.calm, r.at, r.day,
            r."phoneAt", r.ahead, r."byChance", r.recalled, r.uncued, r.place, r.moving, r.seconds, r.fault, r.sign,
-           r.replaces
+           r.ending, r.slip, r.zone, r.aids, r."peakNewtons", r."releaseSeconds", r.replaces
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, session uuid, person uuid,
       step text, side text, rung int, grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz,
       ahead boolean, "byChance" boolean, recalled boolean, uncued boolean, place int, moving boolean, seconds real,
-      fault text, sign text, replaces uuid) order by n`,
+      fault text, sign text, ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real,
+      replaces uuid) order by n`,
   voidings: (yardId, records) => sql`
     insert into voiding (id, yard_id, answer_id, person_id, at, reason)
     select r.id, ${yardId}, r.answer, r.person, r.at, r.reason

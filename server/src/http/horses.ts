@@ -1,15 +1,9 @@
 import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/contract'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
-import {
-  horseById,
-  insertHorse,
-  newestProgram,
-  programById,
-  updateHandOver,
-  updateHorse,
-} from '../data/horses'
+import { horseById, insertHorse, programById, updateHandOver, updateHorse } from '../data/horses'
 import { programOf } from '../records/judged'
+import { moveToProgram, programOfSchool } from '../records/schools'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { notFound, Refusal } from './refusal'
@@ -39,8 +33,14 @@ export const horseOrRefuse = async ({ client }: Yard, id: string): Promise<Horse
   return horse
 }
 
+const wantedSchool = async (yard: Yard, school: string) => {
+  const program = await programOfSchool(yard, school)
+  if (!program) throw field('school', `“${school}” is not a school of this yard.`)
+  return program
+}
+
 const addHorse = async (yard: Yard, id: string, form: PutHorse): Promise<Horse> => {
-  const program = (await newestProgram(yard.client, FEET_FIRST.school))!
+  const program = await wantedSchool(yard, form.school ?? FEET_FIRST.school)
   await insertHorse(yard.client, yard.yardId, program.id, id, form, yard.now)
   return horseOrRefuse(yard, id)
 }
@@ -56,8 +56,11 @@ const changed = async (yard: Yard, id: string, rows: number): Promise<Horse> => 
 }
 
 const changeHorse = async (yard: Yard, horse: Horse, form: PutHorse): Promise<Horse> => {
-  if (isSame(horse, form)) return horse
-  return changed(yard, horse.id, await updateHorse(yard.client, horse.id, form))
+  const school = form.school ?? horse.school
+  if (isSame(horse, form) && school === horse.school) return horse
+  const rows = await updateHorse(yard.client, horse.id, form)
+  if (rows > 0 && school !== horse.school) await moveToProgram(yard, horse, await wantedSchool(yard, school))
+  return changed(yard, horse.id, rows)
 }
 
 const tickHandOver = async (yard: Yard, horse: Horse, { steps, version }: HandOver): Promise<Horse> => {

@@ -1,40 +1,24 @@
 import { routes, type Horse, type Line } from '@still-pine/contract'
+import { lineFrom, trackRows } from '@still-pine/contract/line'
 import { addDays, daysBetween } from '@still-pine/core/answer'
-import { planSession } from '@still-pine/core/plan'
-import { gateVerdicts, noticesOf, type TrackKey, type Views } from '@still-pine/core/readiness'
-import type { Side } from '@still-pine/core/answer'
 import type { Router } from 'express'
-import { answersOfStep, answersPerDay, workDays } from '../data/answers'
+import { answersOfStep, answersPerDay, lastSpots, workedRows } from '../data/answers'
 import { overrulesOn } from '../data/care'
 import { allHorses } from '../data/horses'
-import { factsOf, judgedTracks, programOf } from '../records/judged'
+import { carryOf } from '../records/carry'
+import { factsOf, judgedTracks, programOf, workDaysOf } from '../records/judged'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
 import { serve } from './serve'
 
-const trackRows = (views: Views): Line['tracks'] =>
-  [...views].map(([key, view]) => {
-    const [step, side] = (key as TrackKey).split('/') as [string, Side]
-    return { step, side, view: view as Line['tracks'][number]['view'] }
-  })
-
 const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
   const program = await programOf(yard, horse)
   const views = await judgedTracks(yard, horse.id, program, on)
   const facts = await factsOf(yard, horse, on)
-  return {
-    horse,
-    day: on,
-    tracks: trackRows(views),
-    gates: gateVerdicts(program, views, facts, on) as Line['gates'],
-    overrules: await overrulesOn(yard.client, horse.id, on),
-    plan: planSession(program, views, facts, on) as Line['plan'],
-    confirmed: [...facts.confirmed],
-    notices: [...noticesOf(facts, on)],
-    workDays: await workDays(yard.client, horse.id, on),
-    calendarDays: Math.max(0, daysBetween(horse.arrived, on)),
-  }
+  const overrules = await overrulesOn(yard.client, horse.id, on)
+  const workDays = await workDaysOf(yard, horse.id, on)
+  return lineFrom({ horse, program, views, facts, overrules, workDays, on })
 }
 
 const STALE_FROM_DAYS = 10
@@ -44,6 +28,20 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.line, async (yard, { params, query }) =>
     lineOf(yard, await horseOrRefuse(yard, params.horseId), query.on ?? todayIn(yard)),
   )
+
+  serve(router, deps, routes.carry, async (yard, { params, query }) =>
+    carryOf(yard, await horseOrRefuse(yard, params.horseId), query),
+  )
+
+  serve(router, deps, routes.spots, async (yard, { params }) => {
+    const horse = await horseOrRefuse(yard, params.horseId)
+    return { day: todayIn(yard), spots: await lastSpots(yard.client, horse.id) }
+  })
+
+  serve(router, deps, routes.worked, async (yard, { params }) => {
+    const horse = await horseOrRefuse(yard, params.horseId)
+    return { day: todayIn(yard), rows: await workedRows(yard.client, horse.id) }
+  })
 
   serve(router, deps, routes.today, async (yard) => {
     const day = todayIn(yard)

@@ -1,8 +1,9 @@
-import { DEFAULT_SETTINGS, routes, type Me } from '@still-pine/contract'
+import { DEFAULT_SETTINGS, routes, type Me, type SignInDemo } from '@still-pine/contract'
 import { FEET_FIRST } from '@still-pine/core/program'
 import type { Request, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { v7 as uuid } from 'uuid'
+import type { z } from 'zod'
 import { hashPassword, passwordFits } from '../auth/passwords'
 import { insertProgram } from '../data/horses'
 import {
@@ -17,11 +18,12 @@ import {
   saveSettings,
   yardNow,
 } from '../data/people'
+import { deviceSeen, saveDevice } from '../data/devices'
 import { inYard } from '../data/pool'
 import { dayIn } from '../records/yard-day'
 import type { Dependencies } from './dependencies'
 import { Refusal } from './refusal'
-import { serve, serveOpen } from './serve'
+import { CUT_OFF, serve, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
@@ -38,15 +40,31 @@ const meOf = ({ pool, now }: Dependencies, yardId: string, personId: string): Pr
     }
   })
 
+type DeviceTold = z.output<typeof SignInDemo>['device']
+
 /** A new sign-in gets a new session id, so that one planted before is worth nothing. */
-const startSession = (request: Request, personId: string): Promise<void> =>
+const newSession = (request: Request, personId: string, deviceId: string | undefined): Promise<void> =>
   new Promise((resolve, reject) => {
     request.session.regenerate((error: unknown) => {
       if (error) return reject(error as Error)
       request.session.personId = personId
+      if (deviceId !== undefined) request.session.deviceId = deviceId
       request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()))
     })
   })
+
+const startSession = async (
+  { pool, now }: Dependencies,
+  request: Request,
+  who: { readonly yardId: string; readonly personId: string },
+  device: DeviceTold,
+): Promise<void> => {
+  const cutOff =
+    device !== undefined &&
+    (await inYard(pool, who, 'as it goes', (client) => saveDevice(client, who, device, now())))
+  if (cutOff) throw new Refusal('cut-off', CUT_OFF)
+  await newSession(request, who.personId, device?.id)
+}
 
 const endSession = (request: Request): Promise<void> =>
   new Promise((resolve, reject) => {
@@ -74,16 +92,16 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
     )
     if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
       throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
-    await startSession(request, personId)
+    await startSession(deps, request, { yardId, personId }, body.device)
     return meOf(deps, yardId, personId)
   })
 
-  serveOpen(router, deps, routes.signInDemo, async (_input, request) => {
+  serveOpen(router, deps, routes.signInDemo, async ({ body }, request) => {
     const yardId = deps.demo ? await anyYard(deps.pool) : null
     if (yardId === null) throw new Refusal('not-found', 'This is not a demo server.')
     const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, 'as it goes', firstStarter)
     if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
-    await startSession(request, starter.id)
+    await startSession(deps, request, { yardId, personId: starter.id }, body.device)
     return meOf(deps, yardId, starter.id)
   })
 
@@ -119,7 +137,7 @@ const firstRunRoute = (router: Router, deps: Dependencies): void => {
       await insertPerson(client, yardId, person, at)
       await insertProgram(client, yardId, uuid(), FEET_FIRST)
     })
-    await startSession(request, personId)
+    await startSession(deps, request, { yardId, personId }, body.device)
     return meOf(deps, yardId, personId)
   })
 }
@@ -132,7 +150,10 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
   }))
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
-  serve(router, deps, routes.me, ({ yardId, personId }) => meOf(deps, yardId, personId))
+  serve(router, deps, routes.me, async ({ client, yardId, personId, deviceId, now }) => {
+    if (deviceId !== null) await deviceSeen(client, personId, deviceId, now)
+    return meOf(deps, yardId, personId)
+  })
   serve(router, deps, routes.people, async ({ client }) => ({ people: await allPeople(client) }))
   serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
     await saveSettings(client, personId, body)

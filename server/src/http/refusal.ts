@@ -5,6 +5,8 @@ const STATUS: Record<ProblemType, number> = {
   'broken-json': 400,
   'too-large': 413,
   'signed-out': 401,
+  'cut-off': 401,
+  'other-person': 409,
   'wrong-sign-in': 401,
   'not-allowed': 403,
   'other-origin': 403,

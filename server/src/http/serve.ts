@@ -2,7 +2,8 @@ import { mayDo, type Route } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
 import { inYard, type View } from '../data/pool'
-import { findYardOfPerson, personById, yardNow } from '../data/people'
+import { findYardOfSignIn } from '../data/devices'
+import { personById, yardNow } from '../data/people'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { Refusal } from './refusal'
@@ -59,6 +60,9 @@ export const serveOpen = <P extends z.ZodType, Q extends z.ZodType, B extends z.
   })
 }
 
+export const CUT_OFF =
+  'This device was cut off from the yard. What was logged on it still waits here; a starter can let it back.'
+
 const SIGNED_OUT = 'Your sign-in has ended. Sign in again; nothing you logged is lost.'
 
 /** Runs `work` for whoever asks, if they may: in one transaction that sees their yard alone. */
@@ -69,15 +73,17 @@ export const forSignedIn = async <T>(
   view: View,
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
-  const { personId } = request.session
-  const yardId = personId === undefined ? null : await findYardOfPerson(deps.pool, personId)
-  if (personId === undefined || yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
+  const { personId, deviceId = null } = request.session
+  if (personId === undefined) throw new Refusal('signed-out', SIGNED_OUT)
+  const { yardId, cutOff } = await findYardOfSignIn(deps.pool, personId, deviceId)
+  if (cutOff) throw new Refusal('cut-off', CUT_OFF)
+  if (yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
   return inYard(deps.pool, { yardId, personId }, view, async (client) => {
     const person = (await personById(client, personId))!
     if (needs !== 'open' && needs !== 'signed-in' && !mayDo(person.role, needs))
       throw new Refusal('not-allowed', `A person in the part of ${person.role} may not do this.`)
     const { timeZone } = (await yardNow(client))!
-    return work({ client, yardId, personId, role: person.role, timeZone, now: deps.now() })
+    return work({ client, yardId, personId, deviceId, role: person.role, timeZone, now: deps.now() })
   })
 }
 

@@ -1,10 +1,10 @@
 import { routes, type Session } from '@still-pine/contract'
+import { changesOf } from '@still-pine/contract/changes'
 import { addDays } from '@still-pine/core/answer'
 import { trackKey } from '@still-pine/core/readiness'
 import type { Router } from 'express'
 import { answersOfSession } from '../data/answers'
 import { confirmSession, sessionById, sessionsBy } from '../data/sessions'
-import { changesOf } from '../records/changes'
 import { factsOf, judgedTracks, programOf } from '../records/judged'
 import { keepBatch } from '../records/keep-batch'
 import { todayIn, type Yard } from '../records/yard'
@@ -19,12 +19,13 @@ const sessionOrRefuse = async ({ client }: Yard, id: string): Promise<Session> =
   return session
 }
 
-const MEND_ONLY = 'Taking an answer back is for starters.'
+const OTHER_PERSON =
+  'Somebody else is signed in on this device now. These answers wait for the person who gave them.'
 
 export const sessionRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.batch, async (yard, { body }) => {
-    const mends = body.items.some((item) => (item as { do?: unknown } | null)?.do === 'void')
-    if (mends && yard.role !== 'starter') throw new Refusal('not-allowed', MEND_ONLY)
+    if (body.personId !== undefined && body.personId !== yard.personId)
+      throw new Refusal('other-person', OTHER_PERSON)
     return keepBatch(yard, body.sentAt, body.items)
   })
 

@@ -13,8 +13,12 @@ import { insertProgram } from '../data/horses'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
 import { jsonRecords, NotOneObject } from './json-records'
+import { asWrittenNow } from './older-documents'
 import { rebuildAll } from './rebuild'
 import type { Yard } from './yard'
+
+/** Documents from this version on can be read. */
+const OLDEST_READ = 1
 
 /** The head must be known before anything is written. */
 const checkHead = (head: Readonly<Record<string, unknown>>): YardHead => {
@@ -24,9 +28,10 @@ const checkHead = (head: Readonly<Record<string, unknown>>): YardHead => {
     ])
   if (typeof head.version === 'number' && head.version > YARD_FORMAT_VERSION)
     throw new NotBrought('This document was written by a newer Still Pine.', [
-      `It is of format version ${head.version}; this one reads version ${YARD_FORMAT_VERSION}. Update first.`,
+      `It is of format version ${head.version}; this one reads up to version ${YARD_FORMAT_VERSION}. Update first.`,
     ])
-  const parsed = YardHead.safeParse(head)
+  const known = head.version === OLDEST_READ ? { ...head, version: YARD_FORMAT_VERSION } : head
+  const parsed = YardHead.safeParse(known)
   if (!parsed.success)
     throw new NotBrought('The head of this document cannot be read.', issueWords('Head', parsed.error))
   return parsed.data
@@ -60,7 +65,7 @@ class YardWriter {
     }
     if (this.part !== key) await this.open(key)
     this.count += 1
-    const parsed = YARD_PARTS[key].safeParse(value)
+    const parsed = YARD_PARTS[key].safeParse(asWrittenNow(this.head.version, key, value))
     if (!parsed.success) return this.refuse(issueWords(`${key} ${this.count}`, parsed.error))
     this.check(key, parsed.data)
     this.bunch.push(parsed.data)

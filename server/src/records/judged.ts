@@ -12,14 +12,33 @@ import {
   type TrackView,
   type Views,
 } from '@still-pine/core/readiness'
-import { evidence } from '../data/answers'
+import { countWorkDays, evidence } from '../data/answers'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
 import { lockHorse, programById } from '../data/horses'
-import { allTracks, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
+import {
+  allTracks,
+  dayViews,
+  dropOldDayViews,
+  dropWorkDays,
+  keepWorkDays,
+  saveDayViews,
+  workDaysKept,
+} from '../data/tracks'
 import { todayIn, type Yard } from './yard'
 
-export const programOf = async (yard: Yard, horse: Horse): Promise<Program> =>
-  (await programById(yard.client, horse.programId))!.document
+/** One version of a program never changes: the newest used are kept, with what core remembers of their steps. */
+const programs = new Map<string, Program>()
+const MOST_PROGRAMS = 50
+
+export const programOf = async (yard: Yard, { programId }: Horse): Promise<Program> => {
+  const known = programs.get(programId)
+  const program = known ?? (await programById(yard.client, programId))!.document
+  programs.delete(programId)
+  programs.set(programId, program)
+  const [oldest] = programs.keys()
+  if (programs.size > MOST_PROGRAMS) programs.delete(oldest!)
+  return program
+}
 
 const trackList = (program: Program): readonly TrackKey[] =>
   program.steps.flatMap((step) => sidesOf(step).map((side) => trackKey(step.key, side)))
@@ -71,13 +90,32 @@ export const judgedTracks = async (
   program: Program,
   on: string,
 ): Promise<Views> => {
-  if (on !== todayIn(yard)) return judgedFromAnswers(yard, horseId, program, on)
+  if (on !== todayIn(yard)) {
+    const records = await allTracks(yard.client, horseId)
+    return isPastKnown(records, on)
+      ? judgedFromAnswers(yard, horseId, program, on)
+      : viewsOf(STANDARD_MODEL, program, records, on)
+  }
   const found = await dayViews(yard.client, horseId, on)
   const known = new Map(found.map(({ step, side, view }) => [trackKey(step, side), view] as const))
   const tracks = trackList(program)
   return tracks.every((key) => known.has(key))
     ? new Map(tracks.map((key) => [key, known.get(key)!]))
     : fill(yard, horseId, program, on, known)
+}
+
+/** Days worked up to a day; today's are counted once and kept until the next answer. */
+export const workDaysOf = async (yard: Yard, horseId: string, on: string): Promise<number> => {
+  const { client, yardId } = yard
+  if (on !== todayIn(yard)) return countWorkDays(client, horseId, on)
+  const kept = await workDaysKept(client, horseId, on)
+  if (kept !== undefined) return kept
+  // Whoever adds answers holds this lock too, so no count of an older history is kept.
+  await lockHorse(client, horseId)
+  const days = await countWorkDays(client, horseId, on)
+  await dropWorkDays(client, horseId)
+  await keepWorkDays(client, yardId, horseId, on, days)
+  return days
 }
 
 /** What the stops read beside the tracks. */

@@ -1,91 +1,23 @@
 import { BatchItem, type BatchReply, type NewAnswer, type NewSession } from '@still-pine/contract'
-import { stepOf, type Program } from '@still-pine/core/program'
-import { answerTrack, insertAnswers, insertVoiding, type AnswerToKeep } from '../data/answers'
-import { horseById, lockHorse, programById, type HorseTip } from '../data/horses'
-import { insertSession, sessionById } from '../data/sessions'
-import { keepTracks, type NewEvidence } from './keep-tracks'
+import { mayDo } from '@still-pine/contract/rights'
+import { knownStep, type Program } from '@still-pine/core/program'
+import { answerTrack, insertAnswers, insertVoiding } from '../data/answers'
+import { insertSession } from '../data/sessions'
+import {
+  CLOCK_SLACK_MS,
+  corrected,
+  horseAtWork,
+  horseOfSession,
+  NO_HORSE,
+  refused,
+  timeFault,
+  type ItemReply,
+  type Work,
+} from './batch-work'
+import { keepConfirmed, keepIncident, keepNote } from './keep-care'
+import { keepTracks } from './keep-tracks'
 import { dayIn } from './yard-day'
 import type { Yard } from './yard'
-
-type ItemReply = BatchReply['items'][number]
-
-const DAY_MS = 86_400_000
-
-/** A phone's clock this much off is corrected; less is the time the batch was on its way. */
-const CLOCK_SLACK_MS = 60_000
-
-interface HorseAtWork {
-  readonly id: string
-  readonly name: string
-  readonly born: string | null
-  readonly program: Program
-  readonly tip: HorseTip
-  readonly added: NewEvidence[]
-  readonly voidedSteps: Set<string>
-}
-
-/** What one batch works with: the horses it touches, each locked once. */
-interface Work {
-  readonly yard: Yard
-  readonly clockOffMs: number
-  readonly horses: Map<string, HorseAtWork | null>
-  /** The horse of each session, once looked up. */
-  readonly sessions: Map<string, string>
-  /** Answers that are fit to be kept, and the reply of each as it will stand; written together. */
-  readonly toKeep: { readonly answer: AnswerToKeep; readonly reply: ItemReply; readonly horse: HorseAtWork }[]
-}
-
-const refused = (id: string, reason: string, path?: string): ItemReply => ({
-  id,
-  status: 'refused',
-  reason,
-  ...(path === undefined ? {} : { path }),
-})
-
-const loadHorse = async ({ client }: Yard, id: string): Promise<HorseAtWork | null> => {
-  const tip = await lockHorse(client, id)
-  const horse = await horseById(client, id)
-  const program = horse && (await programById(client, horse.programId))
-  if (!tip || !horse || !program) return null
-  return {
-    id,
-    name: horse.name,
-    born: horse.born,
-    program: program.document,
-    tip,
-    added: [],
-    voidedSteps: new Set(),
-  }
-}
-
-const horseAtWork = async (work: Work, id: string): Promise<HorseAtWork | null> => {
-  const known = work.horses.get(id)
-  if (known !== undefined) return known
-  const loaded = await loadHorse(work.yard, id)
-  work.horses.set(id, loaded)
-  return loaded
-}
-
-const horseOfSession = async (work: Work, id: string): Promise<string | null> => {
-  const known = work.sessions.get(id)
-  if (known !== undefined) return known
-  const horseId = (await sessionById(work.yard.client, id))?.horseId ?? null
-  if (horseId !== null) work.sessions.set(id, horseId)
-  return horseId
-}
-
-const corrected = ({ clockOffMs }: Work, at: string): Date => new Date(Date.parse(at) + clockOffMs)
-
-const NO_HORSE = 'This horse is not in your yard.'
-
-/** What is wrong with the time of something, or nothing. */
-const timeFault = ({ yard }: Work, horse: HorseAtWork, at: Date): string | null => {
-  if (at.getTime() - yard.now.getTime() > DAY_MS)
-    return 'This lies more than 24 hours ahead: set the clock of the phone, then send it again.'
-  if (horse.born !== null && dayIn(yard.timeZone, at) < horse.born)
-    return `This lies before ${horse.name} was born (${horse.born}).`
-  return null
-}
 
 const keepSession = async (work: Work, session: NewSession): Promise<ItemReply> => {
   const { yard } = work
@@ -105,8 +37,8 @@ const keepSession = async (work: Work, session: NewSession): Promise<ItemReply> 
 
 /** What the program says against an answer, with the field it is about. */
 const programFault = (program: Program, answer: NewAnswer): [reason: string, path: string] | null => {
-  const step = stepOf(program, answer.step)
-  if (!step) return [`“${answer.step}” is not a step of this horse’s program.`, 'answer.step']
+  const step = knownStep(program, answer.step)
+  if (!step) return [`“${answer.step}” is not a step that is known here.`, 'answer.step']
   if (answer.rung > step.rungs.length)
     return [`${step.name} has ${step.rungs.length} rungs, and this says ${answer.rung}.`, 'answer.rung']
   if (step.sided && answer.side === 'none')
@@ -163,6 +95,8 @@ const keepVoiding = async (work: Work, item: Extract<BatchItem, { do: 'void' }>)
   const { yard } = work
   const track = await answerTrack(yard.client, item.answerId)
   if (!track) return refused(item.id, 'The answer to take back is not known here.', 'answerId')
+  if (track.personId !== yard.personId && !mayDo(yard.role, 'mend-answers'))
+    return refused(item.id, 'Taking back an answer of somebody else is for starters.', 'answerId')
   if (track.voided) return { id: item.id, status: 'already' }
   const horse = await horseAtWork(work, track.horseId)
   if (!horse) return refused(item.id, NO_HORSE, 'answerId')
@@ -195,6 +129,12 @@ const keepItem = async (work: Work, raw: unknown): Promise<ItemReply> => {
       return keepAnswer(work, item.answer)
     case 'void':
       return keepVoiding(work, item)
+    case 'incident':
+      return keepIncident(work, item)
+    case 'note':
+      return keepNote(work, item)
+    case 'confirm':
+      return keepConfirmed(work, item)
   }
 }
 

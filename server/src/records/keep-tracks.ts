@@ -10,7 +10,7 @@ import {
 } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
-import { allTracks, deleteTracks, dropDayViews, saveTracks } from '../data/tracks'
+import { allTracks, deleteTracks, dropDayViews, dropWorkDays, saveTracks } from '../data/tracks'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
@@ -98,4 +98,5 @@ export const keepTracks = async (
   else await rebuildTracks(yard, horseId, program, steps)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
   await dropDayViews(yard.client, horseId, [...fedBy(program, steps)])
+  await dropWorkDays(yard.client, horseId)
 }

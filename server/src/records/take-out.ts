@@ -31,7 +31,16 @@ export const writeYard = async (yard: Yard, out: Writable): Promise<void> => {
 }
 
 /** What a log of the yard holds beside the columns that can be judged. */
-export const FURTHER_COLUMNS = ['session', 'person', 'where', 'sign', 'fault'] as const
+export const FURTHER_COLUMNS = [
+  'session',
+  'person',
+  'where',
+  'sign',
+  'fault',
+  'ending',
+  'slip',
+  'zone',
+] as const
 
 const flag = (value: boolean): string => (value ? '1' : '0')
 
@@ -58,6 +67,9 @@ const cells = (line: LogLine, program: Program, horse: string): readonly unknown
     line.where ?? '',
     line.sign ?? '',
     line.fault ?? '',
+    line.ending ?? '',
+    line.slip ?? '',
+    line.zone ?? '',
   ]
 }
 

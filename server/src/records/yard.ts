@@ -7,6 +7,8 @@ export interface Yard {
   readonly client: Client
   readonly yardId: string
   readonly personId: string
+  /** The browser that asks, where it said so when it signed in. */
+  readonly deviceId: string | null
   readonly role: Role
   readonly timeZone: string
   readonly now: Date

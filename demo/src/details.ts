@@ -1,0 +1,43 @@
+import type { AnswerDetails } from '@still-pine/contract'
+import type { Place } from '@still-pine/core/answer'
+import { handOn, THINGS, ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
+import type { LoggedAnswer } from '@still-pine/core/herd'
+import { stepOf, type Program } from '@still-pine/core/program'
+
+/** What lies within reach from each place. */
+const WITHIN_REACH: Readonly<Record<Place, readonly Zone[]>> = {
+  1: ['forehead', 'muzzle', 'poll'],
+  2: ['cheek', 'ear', 'neck'],
+  3: ['neck', 'shoulder', 'wither', 'front-leg'],
+  4: ['back', 'girth', 'belly', 'flank'],
+  5: ['hip', 'tail', 'hind-leg'],
+}
+
+const [HAND] = THINGS
+
+const handZones = (step: string, rung: number): readonly Zone[] =>
+  ZONE_KEYS.filter((zone) => handOn(zone).step === step && handOn(zone).rung === rung)
+
+const zonesFor = ({ step, rung, place }: LoggedAnswer): readonly Zone[] => {
+  if (HAND!.steps.includes(step)) return handZones(step, rung)
+  const isThing = THINGS.some(({ steps }) => steps.includes(step))
+  return isThing && place !== null ? WITHIN_REACH[place] : []
+}
+
+/** A made-up handler takes the thing away too late once in so many accepts that moved the feet. */
+const TOO_LATE_ONE_IN = 4
+
+/** What the made-up handler told of an answer besides: where on the horse, and how an accept ended. */
+export const detailsFor = (
+  answer: LoggedAnswer,
+  nth: number,
+  program: Program,
+): Partial<Pick<AnswerDetails, 'zone' | 'ending'>> => {
+  const zones = zonesFor(answer)
+  const isAccept = stepOf(program, answer.step)?.kind === 'accept'
+  const tooLate = answer.grade >= 3 && nth % TOO_LATE_ONE_IN === 0
+  return {
+    zone: zones[nth % Math.max(1, zones.length)] ?? null,
+    ...(isAccept ? { ending: tooLate ? ('left-moving' as const) : ('held' as const) } : {}),
+  }
+}

@@ -1,0 +1,59 @@
+import type { BatchItem } from '@still-pine/contract'
+import { mayDo, type Action } from '@still-pine/contract/rights'
+import { addDays } from '@still-pine/core/answer'
+import { knownStep } from '@still-pine/core/program'
+import { saveConfirmed, saveIncident } from '../data/care'
+import { confirmSession } from '../data/sessions'
+import {
+  corrected,
+  horseAtWork,
+  horseOfSession,
+  NO_HORSE,
+  refused,
+  type ItemReply,
+  type Work,
+} from './batch-work'
+import { todayIn } from './yard'
+
+type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
+
+const notAllowed = ({ yard }: Work, action: Action, id: string): ItemReply | null =>
+  mayDo(yard.role, action) ? null : refused(id, `A person in the part of ${yard.role} may not do this.`)
+
+/** A phone in the next time zone, or a little ahead, is already in tomorrow. */
+const isToCome = ({ yard }: Work, day: string): boolean => day > addDays(todayIn(yard), 1)
+
+export const keepIncident = async (work: Work, item: Item<'incident'>): Promise<ItemReply> => {
+  const { id, horseId, incident } = item
+  const no = notAllowed(work, 'record-incident', id)
+  if (no) return no
+  const horse = await horseAtWork(work, horseId)
+  if (!horse) return refused(id, NO_HORSE, 'horseId')
+  if (isToCome(work, incident.on)) return refused(id, 'This day is still to come.', 'incident.on')
+  if (incident.step !== null && !knownStep(horse.program, incident.step))
+    return refused(id, `“${incident.step}” is not a step that is known here.`, 'incident.step')
+  const { client, yardId, personId } = work.yard
+  await saveIncident(client, { yardId, personId, horseId }, id, incident)
+  return { id, status: 'kept' }
+}
+
+export const keepNote = async (work: Work, item: Item<'note'>): Promise<ItemReply> => {
+  const { id, sessionId, note, at } = item
+  const no = notAllowed(work, 'confirm-session', id)
+  if (no) return no
+  if ((await horseOfSession(work, sessionId)) === null)
+    return refused(id, 'Its session is not known: send the session first.', 'sessionId')
+  await confirmSession(work.yard.client, sessionId, note, corrected(work, at))
+  return { id, status: 'kept' }
+}
+
+export const keepConfirmed = async (work: Work, item: Item<'confirm'>): Promise<ItemReply> => {
+  const { id, horseId, day, confirmed } = item
+  const no = notAllowed(work, 'confirm-on-the-day', id)
+  if (no) return no
+  if (!(await horseAtWork(work, horseId))) return refused(id, NO_HORSE, 'horseId')
+  if (isToCome(work, day)) return refused(id, 'This day is still to come.', 'day')
+  const { client, yardId, personId } = work.yard
+  await saveConfirmed(client, { yardId, personId, horseId }, day, confirmed)
+  return { id, status: 'kept' }
+}

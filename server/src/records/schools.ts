@@ -1,0 +1,31 @@
+import type { Horse } from '@still-pine/contract'
+import { SCHOOLS, type Program } from '@still-pine/core/program'
+import { v7 as uuid } from 'uuid'
+import { insertProgram, lockHorse, newestProgram, updateProgram } from '../data/horses'
+import { dropAllDayViews } from '../data/tracks'
+import { rebuildTracks } from './keep-tracks'
+import type { Yard } from './yard'
+
+/** The newest version of a school in this yard; one that ships with the product comes in when it is first wanted. */
+export const programOfSchool = async (
+  { client, yardId }: Yard,
+  school: string,
+): Promise<{ id: string; document: Program } | undefined> => {
+  const own = await newestProgram(client, school)
+  const shipped = SCHOOLS.find((one) => one.school === school)
+  if (own || !shipped) return own
+  await insertProgram(client, yardId, uuid(), shipped)
+  return newestProgram(client, school)
+}
+
+/** Puts a horse under another program; its history stays, and every track is judged again by the new ladder. */
+export const moveToProgram = async (
+  yard: Yard,
+  horse: Horse,
+  { id, document }: { id: string; document: Program },
+): Promise<void> => {
+  await lockHorse(yard.client, horse.id)
+  await updateProgram(yard.client, horse.id, id)
+  await rebuildTracks(yard, horse.id, document, new Set(document.steps.map(({ key }) => key)))
+  await dropAllDayViews(yard.client, horse.id)
+}
