@@ -4,15 +4,10 @@ import { count } from '@still-pine/core/answer'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { toast } from 'sonner'
-import {
-  useConfirmSessionMutation,
-  useMeQuery,
-  useSessionQuery,
-  useSessionsQuery,
-  wordsFor,
-} from '../app/api'
+import { v7 as uuid } from 'uuid'
+import { useMeQuery, useSessionQuery, useSessionsQuery } from '../app/api'
 import { useAppSelector } from '../app/store'
+import { keepHere } from '../offline/keep'
 import { Marks, MARKS_KEY } from '../drawing/marks'
 import { useHorse } from '../horse/use-horse'
 import { Button } from '../ui/button'
@@ -58,12 +53,13 @@ const StepAnswers = ({ step: key, answers, program, personId, mayMend }: StepPro
   )
 }
 
-const Confirm = ({ session }: { session: Session }) => {
+const Confirm = ({ session, personId }: { session: Session; personId: string }) => {
   const [note, setNote] = useState(session.note)
-  const [confirm, { isLoading }] = useConfirmSessionMutation()
+  const [isKept, setKept] = useState(false)
   const save = async (): Promise<void> => {
-    const done = await confirm({ id: session.id, note })
-    if (done.error) toast.error(wordsFor(done.error))
+    const at = new Date().toISOString()
+    const item = { do: 'note' as const, id: uuid(), sessionId: session.id, note, at }
+    setKept(await keepHere(personId, session.horseId, item))
   }
   return (
     <section className="no-print flex flex-col gap-3">
@@ -79,15 +75,14 @@ const Confirm = ({ session }: { session: Session }) => {
         )}
       </Field>
       <div className="flex flex-wrap items-center gap-3">
-        <Button
-          look={session.confirmedAt ? 'plain' : 'act'}
-          className="min-h-12"
-          disabled={isLoading}
-          onClick={() => void save()}
-        >
+        <Button look={session.confirmedAt ? 'plain' : 'act'} className="min-h-12" onClick={() => void save()}>
           {session.confirmedAt ? 'Keep the note' : 'Confirm this session'}
         </Button>
-        {session.confirmedAt && <span role="status">Confirmed at {clock(session.confirmedAt)}.</span>}
+        {session.confirmedAt ? (
+          <span role="status">Confirmed at {clock(session.confirmedAt)}.</span>
+        ) : (
+          isKept && <span role="status">Kept here.</span>
+        )}
       </div>
     </section>
   )
@@ -134,7 +129,7 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
       </div>
       <div className="flex flex-col gap-4">
         <ChangesPanel sessionId={id} program={program} />
-        <Confirm key={session.confirmedAt ?? 'open'} session={session} />
+        <Confirm key={session.confirmedAt ?? 'open'} session={session} personId={me.person.id} />
       </div>
     </div>
   )

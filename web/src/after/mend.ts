@@ -1,7 +1,8 @@
 import type { KeptAnswer, NewAnswer, Session } from '@still-pine/contract'
 import type { Calm, Grade, Side } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
-import { keepWaiting } from '../offline/outbox'
+import { PLAIN_ANSWER } from '../offline/plain-answer'
+import { keepHere } from '../offline/keep'
 
 const now = (): string => new Date().toISOString()
 
@@ -14,16 +15,8 @@ const asNew = ({
 }: KeptAnswer): NewAnswer => answer
 
 /** Takes an answer back; it stays in the history as taken back. */
-export const takeBack = (personId: string, { id, horseId }: KeptAnswer, reason: string): Promise<void> => {
-  const voidId = uuid()
-  return keepWaiting({
-    id: voidId,
-    personId,
-    horseId,
-    item: { do: 'void', id: voidId, answerId: id, reason, at: now() },
-    readyAt: 0,
-  })
-}
+export const takeBack = (personId: string, { id, horseId }: KeptAnswer, reason: string): Promise<boolean> =>
+  keepHere(personId, horseId, { do: 'void', id: uuid(), answerId: id, reason, at: now() })
 
 /** Mends an answer: the old one is taken back, the mended one stands in its place and time. */
 export const mend = async (
@@ -32,14 +25,8 @@ export const mend = async (
   patch: Partial<Pick<NewAnswer, 'grade' | 'calm' | 'side' | 'rung' | 'byChance'>>,
 ): Promise<void> => {
   const answer: NewAnswer = { ...asNew(before), ...patch, id: uuid(), replaces: before.id }
-  await takeBack(personId, before, 'mended after the session')
-  await keepWaiting({
-    id: answer.id,
-    personId,
-    horseId: answer.horseId,
-    item: { do: 'add', answer },
-    readyAt: 0,
-  })
+  if (await takeBack(personId, before, 'mended after the session'))
+    await keepHere(personId, answer.horseId, { do: 'add', answer })
 }
 
 export interface RecalledMark {
@@ -67,22 +54,10 @@ export const recall = async (
       ...track,
       ...mark,
       at: new Date(from + (i + 1) * APART_MS).toISOString(),
-      byChance: false,
+      ...PLAIN_ANSWER,
       recalled: true,
-      uncued: false,
-      place: null,
-      moving: false,
-      seconds: null,
-      fault: null,
-      sign: null,
       replaces: null,
     }
-    await keepWaiting({
-      id: answer.id,
-      personId,
-      horseId: session.horseId,
-      item: { do: 'add', answer },
-      readyAt: 0,
-    })
+    if (!(await keepHere(personId, session.horseId, { do: 'add', answer }))) return
   }
 }

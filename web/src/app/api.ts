@@ -1,6 +1,7 @@
 import type {
   About,
   BodyOf,
+  Carry,
   Check,
   Horse,
   Incident,
@@ -15,6 +16,10 @@ import type {
   Settings,
 } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
+import { onDeviceToo } from '../offline/base-query'
+import { heard, notHeard } from '../offline/sync-slice'
+import { forgetCopies, personHere } from '../offline/who'
+import { readHere } from '../threads/reader'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
 /** What the server says when it cannot do what was asked. */
@@ -31,8 +36,12 @@ const horsePath = (horseId: string): string => `/horses/${horseId}`
 
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api/v1' }),
-  tagTypes: ['Me', 'Today', 'Line', 'Sessions', 'Care'],
+  baseQuery: onDeviceToo(fetchBaseQuery({ baseUrl: '/api/v1' }), {
+    readHere,
+    onHeard: ({ dispatch }, wasHeard) => void dispatch(wasHeard ? heard(Date.now()) : notHeard()),
+    onCutOff: () => void personHere().then((id) => (id === null ? undefined : forgetCopies(id))),
+  }),
+  tagTypes: ['Me', 'Today', 'Line', 'Sessions', 'Care', 'Devices'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     about: build.query<About, void>({ query: () => '/about', providesTags: ['Me'] }),
@@ -41,18 +50,30 @@ export const api = createApi({
       query: (body) => ({ url: '/sign-in', method: 'POST', body }),
       invalidatesTags: ['Me'],
     }),
-    signInDemo: build.mutation<Me, void>({
-      query: () => ({ url: '/sign-in/demo', method: 'POST', body: {} }),
+    signInDemo: build.mutation<Me, BodyOf<'signInDemo'>>({
+      query: (body) => ({ url: '/sign-in/demo', method: 'POST', body }),
       invalidatesTags: ['Me'],
     }),
     firstRun: build.mutation<Me, BodyOf<'firstRun'>>({
       query: (body) => ({ url: '/first-run', method: 'POST', body }),
       invalidatesTags: ['Me'],
     }),
-    signOut: build.mutation<unknown, void>({ query: () => ({ url: '/sign-out', method: 'POST', body: {} }) }),
     saveSettings: build.mutation<Settings, Settings>({
       query: (body) => ({ url: '/me/settings', method: 'PUT', body }),
       invalidatesTags: ['Me'],
+    }),
+    devices: build.query<ReplyOf<'devices'>, void>({ query: () => '/devices', providesTags: ['Devices'] }),
+    putCutOff: build.mutation<unknown, { personId: string; deviceId: string; cutOff: boolean }>({
+      query: ({ personId, deviceId, cutOff }) => ({
+        url: `/people/${personId}/devices/${deviceId}/cut-off`,
+        method: 'PUT',
+        body: { cutOff },
+      }),
+      invalidatesTags: ['Devices'],
+    }),
+    carry: build.query<Carry, { horseId: string; answers: number; voidings: number }>({
+      query: ({ horseId, ...params }) => ({ url: `${horsePath(horseId)}/carry`, params }),
+      keepUnusedDataFor: 0,
     }),
     people: build.query<ReplyOf<'people'>, void>({ query: () => '/people' }),
     program: build.query<{ id: string; program: Program }, string>({
@@ -64,6 +85,18 @@ export const api = createApi({
     line: build.query<Line, string>({
       query: (id) => `${horsePath(id)}/line`,
       providesTags: (_line, _error, id) => [{ type: 'Line', id }],
+    }),
+    lineOn: build.query<Line, { horseId: string; on: string }>({
+      query: ({ horseId, on }) => ({ url: `${horsePath(horseId)}/line`, params: { on } }),
+      providesTags: (_line, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
+    worked: build.query<ReplyOf<'worked'>, string>({
+      query: (id) => `${horsePath(id)}/worked`,
+      providesTags: (_worked, _error, id) => [{ type: 'Line', id }],
+    }),
+    spots: build.query<ReplyOf<'spots'>, string>({
+      query: (id) => `${horsePath(id)}/spots`,
+      providesTags: (_spots, _error, id) => [{ type: 'Line', id }],
     }),
     putHorse: build.mutation<Horse, { id: string; body: BodyOf<'putHorse'> }>({
       query: ({ id, body }) => ({ url: horsePath(id), method: 'PUT', body }),
@@ -89,10 +122,6 @@ export const api = createApi({
       query: (id) => `/sessions/${id}/changes`,
       providesTags: ['Sessions'],
     }),
-    confirmSession: build.mutation<Session, { id: string; note: string }>({
-      query: ({ id, note }) => ({ url: `/sessions/${id}/confirmation`, method: 'PUT', body: { note } }),
-      invalidatesTags: ['Sessions'],
-    }),
     care: build.query<{ checks: Check[]; incidents: Incident[] }, string>({
       queryFn: async (id, _api, _extra, ask) => {
         const checks = await ask(`${horsePath(id)}/checks`)
@@ -109,25 +138,6 @@ export const api = createApi({
       query: ({ horseId, id, body }) => ({ url: `${horsePath(horseId)}/checks/${id}`, method: 'PUT', body }),
       invalidatesTags: (_check, _error, { horseId }) => ['Care', 'Today', { type: 'Line', id: horseId }],
     }),
-    putIncident: build.mutation<Incident, { horseId: string; id: string; body: BodyOf<'putIncident'> }>({
-      query: ({ horseId, id, body }) => ({
-        url: `${horsePath(horseId)}/incidents/${id}`,
-        method: 'PUT',
-        body,
-      }),
-      invalidatesTags: (_incident, _error, { horseId }) => ['Care', 'Today', { type: 'Line', id: horseId }],
-    }),
-    putConfirmations: build.mutation<
-      unknown,
-      { horseId: string; day: string; body: BodyOf<'putConfirmations'> }
-    >({
-      query: ({ horseId, day, body }) => ({
-        url: `${horsePath(horseId)}/confirmations/${day}`,
-        method: 'PUT',
-        body,
-      }),
-      invalidatesTags: (_done, _error, { horseId }) => [{ type: 'Line', id: horseId }],
-    }),
     putOverrule: build.mutation<Overrule, { horseId: string; id: string; body: BodyOf<'putOverrule'> }>({
       query: ({ horseId, id, body }) => ({
         url: `${horsePath(horseId)}/overrules/${id}`,
@@ -142,17 +152,17 @@ export const api = createApi({
 export const {
   useAboutQuery,
   useCareQuery,
-  useConfirmSessionMutation,
+  useDevicesQuery,
   useFirstRunMutation,
+  useLineOnQuery,
   useLineQuery,
   useMeQuery,
   usePeopleQuery,
   useProgramQuery,
   usePutCheckMutation,
-  usePutConfirmationsMutation,
+  usePutCutOffMutation,
   usePutHandOverMutation,
   usePutHorseMutation,
-  usePutIncidentMutation,
   usePutOverruleMutation,
   useSaveSettingsMutation,
   useSessionChangesQuery,
@@ -160,8 +170,9 @@ export const {
   useSessionsQuery,
   useSignInDemoMutation,
   useSignInMutation,
-  useSignOutMutation,
+  useSpotsQuery,
   useStepAnswersQuery,
   useTodayQuery,
   useWeekQuery,
+  useWorkedQuery,
 } = api

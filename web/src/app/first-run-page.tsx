@@ -1,6 +1,7 @@
 import { FirstRun } from '@still-pine/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm } from 'react-hook-form'
+import { deviceTold } from '../offline/who'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
 import { useFirstRunMutation, wordsFor } from './api'
@@ -23,7 +24,9 @@ const FirstRunPage = () => {
       <form
         className="flex flex-col gap-4"
         noValidate
-        onSubmit={(event) => void handleSubmit((form) => firstRun(form))(event)}
+        onSubmit={(event) =>
+          void handleSubmit(async (form) => firstRun({ ...form, device: await deviceTold() }))(event)
+        }
       >
         <Field label="Name of the yard" error={errors.yardName?.message}>
           {(props) => (

@@ -11,7 +11,9 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   const about = useAboutQuery()
   const me = useMeQuery()
   useTheme(me.data?.person.settings.theme)
-  const isSignedOut = problemOf(me.error)?.type === 'signed-out'
+  const problem = problemOf(me.error)
+  const isCutOff = problem?.type === 'cut-off'
+  const isSignedOut = isCutOff || problem?.type === 'signed-out'
   if (about.data?.needsFirstRun)
     return (
       <Suspense fallback={<Loading />}>
@@ -21,7 +23,7 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   if (isSignedOut && about.data)
     return (
       <Suspense fallback={<Loading />}>
-        <SignInPage demo={about.data.demo} />
+        <SignInPage demo={about.data.demo} why={isCutOff ? problem.title : null} />
       </Suspense>
     )
   if (me.data) return children

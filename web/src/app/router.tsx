@@ -1,16 +1,26 @@
-import { lazy, type ComponentType } from 'react'
-import { createBrowserRouter, Navigate } from 'react-router'
+import type { ComponentType } from 'react'
+import { createBrowserRouter, Navigate, type LoaderFunctionArgs } from 'react-router'
 import { Shell } from './shell'
 import { useChosenHorse } from './use-chosen-horse'
 import { Loading } from '../ui/loading'
-import { useTodayQuery } from './api'
+import { api, useTodayQuery } from './api'
 import { EmptyYard } from '../yard/empty-yard'
 import { Broken } from './broken'
+import { store } from './store'
 
-const page = (load: () => Promise<{ default: ComponentType }>) => {
-  const Page = lazy(load)
-  return <Page />
-}
+/** A page that is fetched when its address is first opened. */
+const page = (load: () => Promise<{ default: ComponentType }>) => ({
+  lazy: async () => ({ Component: (await load()).default }),
+})
+
+/** A horse's Line is asked for while the page that shows it is still on its way. */
+const horsePage = (load: () => Promise<{ default: ComponentType }>) => ({
+  ...page(load),
+  loader: ({ params }: LoaderFunctionArgs) => {
+    store.dispatch(api.util.prefetch('line', params.horseId!, {}))
+    return null
+  },
+})
 
 /** A part of the day without a horse in its address goes to the chosen one. */
 const ToHorse = ({ part }: { part: string }) => {
@@ -23,26 +33,38 @@ const ToHorse = ({ part }: { part: string }) => {
 export const router = createBrowserRouter([
   {
     element: <Shell />,
+    HydrateFallback: Loading,
     errorElement: <Broken />,
     children: [
       { index: true, element: <Navigate to="/before" replace /> },
       { path: 'before', element: <ToHorse part="before" /> },
       { path: 'pen', element: <ToHorse part="pen" /> },
       { path: 'after', element: <ToHorse part="after" /> },
-      { path: 'before/:horseId', element: page(() => import('../before/before-page')) },
-      { path: 'pen/:horseId', element: page(() => import('../pen/pen-page')) },
-      { path: 'after/:horseId', element: page(() => import('../after/after-page')) },
-      { path: 'week', element: page(() => import('../week/week-page')) },
-      { path: 'yard', element: page(() => import('../yard/yard-page')) },
-      { path: 'yard/in', element: page(() => import('../yard/files/bring-in-page')) },
-      { path: 'yard/waiting', element: page(() => import('../yard/waiting-page')) },
-      { path: 'horses/new', element: page(() => import('../yard/new-horse-page')) },
-      { path: 'horses/:horseId', element: page(() => import('../horse/line-page')) },
-      { path: 'horses/:horseId/steps', element: page(() => import('../horse/steps-page')) },
-      { path: 'horses/:horseId/incidents', element: page(() => import('../horse/care/care-page')) },
-      { path: 'horses/:horseId/book', element: page(() => import('../horse/book-page')) },
-      { path: 'horses/:horseId/steps/:stepKey', element: page(() => import('../horse/evidence-page')) },
-      { path: 'horses/:horseId/gates/:gateKey', element: page(() => import('../horse/gate/gate-page')) },
+      { path: 'before/:horseId', ...horsePage(() => import('../before/before-page')) },
+      { path: 'pen/:horseId', ...horsePage(() => import('../pen/pen-page')) },
+      { path: 'after/:horseId', ...horsePage(() => import('../after/after-page')) },
+      { path: 'week', ...page(() => import('../week/week-page')) },
+      { path: 'yard', ...page(() => import('../yard/yard-page')) },
+      { path: 'yard/in', ...page(() => import('../yard/files/bring-in-page')) },
+      { path: 'yard/schools', ...page(() => import('../yard/schools/schools-page')) },
+      { path: 'yard/waiting', ...page(() => import('../yard/saved/saved-page')) },
+      { path: 'practice', ...page(() => import('../practice/practice-page')) },
+      { path: 'horses/new', ...page(() => import('../yard/new-horse-page')) },
+      { path: 'horses/:horseId', ...horsePage(() => import('../horse/line-page')) },
+      { path: 'horses/:horseId/steps', ...horsePage(() => import('../horse/steps-page')) },
+      {
+        path: 'horses/:horseId/from-above',
+        ...page(() => import('../horse/from-above/from-above-page')),
+      },
+      { path: 'horses/:horseId/incidents', ...page(() => import('../horse/care/care-page')) },
+      { path: 'horses/:horseId/book', ...page(() => import('../horse/book-page')) },
+      { path: 'horses/:horseId/steps/:stepKey', ...horsePage(() => import('../horse/evidence-page')) },
+      { path: 'horses/:horseId/steps/:stepKey/card', ...page(() => import('../horse/card-page')) },
+      { path: 'horses/:horseId/trouble', ...horsePage(() => import('../horse/trouble/trouble-page')) },
+      { path: 'horses/:horseId/counts', ...horsePage(() => import('../horse/counts-page')) },
+      { path: 'horses/:horseId/recheck', ...horsePage(() => import('../horse/recheck/recheck-page')) },
+      { path: 'horses/:horseId/farrier', ...page(() => import('../horse/farrier/farrier-page')) },
+      { path: 'horses/:horseId/gates/:gateKey', ...horsePage(() => import('../horse/gate/gate-page')) },
       { path: '*', element: <Navigate to="/before" replace /> },
     ],
   },

@@ -4,9 +4,13 @@ import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { drainFor } from '../offline/drain'
 import { syncChanged, syncWords } from '../offline/sync-slice'
-import { Loading } from '../ui/loading'
+import { useCarrying, wasSent } from '../offline/use-carrying'
+import { useNow } from '../ui/use-now'
+import { useSettled } from '../ui/use-settled'
 import { longDay } from '../ui/words'
-import { api, useMeQuery } from './api'
+import { useMeQuery } from './api'
+import { ReachBanner } from './reach-banner'
+import { refreshWhenQuiet } from './refresh-when-quiet'
 import { useAppDispatch, useAppSelector } from './store'
 import { TagRail } from './tag-rail'
 import { useChosenHorse } from './use-chosen-horse'
@@ -32,24 +36,22 @@ const useDrain = (personId: string | undefined): void => {
     return drainFor({
       personId,
       onState: (state) => dispatch(syncChanged(state)),
-      onSent: (horseIds) =>
-        dispatch(
-          api.util.invalidateTags([
-            'Today',
-            'Sessions',
-            ...horseIds.map((id) => ({ type: 'Line' as const, id })),
-          ]),
-        ),
+      onSent: (horseIds) => {
+        wasSent(horseIds)
+        dispatch(refreshWhenQuiet(horseIds))
+      },
+      onKept: (horseIds) => dispatch(refreshWhenQuiet(horseIds)),
     })
   }, [dispatch, personId])
 }
 
 const SyncMark = () => {
   const sync = useAppSelector((state) => state.sync)
+  const now = useNow(30_000)
   return (
     <span role="status">
       <Link to="/yard/waiting" className={sync.needYou > 0 ? 'font-bold text-stop underline' : ''}>
-        {syncWords(sync)}
+        {syncWords(sync, now)}
       </Link>
     </span>
   )
@@ -96,32 +98,29 @@ const Frame = ({ children }: { children: ReactNode }) => {
           {me && longDay(me.today)} · <SyncMark />
         </p>
       </header>
+      {me && <ReachBanner personId={me.person.id} horseId={horseId} />}
       <TagRail chosen={horseId} />
       {children}
     </div>
   )
 }
 
-/** The page itself may still be on its way; what stands around it stays. */
-const Page = () => (
-  <Suspense fallback={<Loading />}>
-    <Outlet />
-  </Suspense>
-)
-
 /** Everything around a page of a signed-in person; the pen alone fills the whole screen. */
 export const Shell = () => {
   const { data: me } = useMeQuery()
   const { pathname } = useLocation()
-  useDrain(me?.person.id)
+  // The page first; sending and carrying are not seen.
+  const personId = useSettled() ? me?.person.id : undefined
+  useDrain(personId)
+  useCarrying(personId)
   const keys = useShellKeys(pathname.startsWith('/pen/'))
   return (
     <>
       {pathname.startsWith('/pen/') ? (
-        <Page />
+        <Outlet />
       ) : (
         <Frame>
-          <Page />
+          <Outlet />
         </Frame>
       )}
       <Suspense fallback={null}>

@@ -1,11 +1,13 @@
 import { SignIn } from '@still-pine/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm } from 'react-hook-form'
+import { WaitsHere } from './waits-here'
+import { deviceTold } from '../offline/who'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
 import { useSignInDemoMutation, useSignInMutation, wordsFor } from './api'
 
-const SignInPage = ({ demo }: { demo: boolean }) => {
+const SignInPage = ({ demo, why }: { demo: boolean; why: string | null }) => {
   const [signIn, { error, isLoading }] = useSignInMutation()
   const [signInDemo, demoState] = useSignInDemoMutation()
   const { register, handleSubmit, formState } = useForm<SignIn>({ resolver: zodResolver(SignIn) })
@@ -14,6 +16,7 @@ const SignInPage = ({ demo }: { demo: boolean }) => {
   return (
     <main className="mx-auto flex max-w-md flex-col gap-6 px-4 py-10">
       <h1 className="text-3xl">Still Pine</h1>
+      {why && <Notice tone="stop">{why}</Notice>}
       {demo && (
         <section className="flex flex-col gap-3 border-l-4 border-act bg-panel p-4">
           <p>This is a made-up yard to try things in. Nothing here is a real horse.</p>
@@ -21,7 +24,7 @@ const SignInPage = ({ demo }: { demo: boolean }) => {
             look="act"
             className="min-h-14 text-xl"
             disabled={demoState.isLoading}
-            onClick={() => void signInDemo()}
+            onClick={() => void deviceTold().then((device) => signInDemo({ device }))}
           >
             Sign in as the demo starter
           </Button>
@@ -31,7 +34,9 @@ const SignInPage = ({ demo }: { demo: boolean }) => {
         <form
           className="flex flex-col gap-4"
           noValidate
-          onSubmit={(event) => void handleSubmit((form) => signIn(form))(event)}
+          onSubmit={(event) =>
+            void handleSubmit(async (form) => signIn({ ...form, device: await deviceTold() }))(event)
+          }
         >
           <Field label="E-mail" error={errors.email?.message}>
             {(props) => (
@@ -60,6 +65,7 @@ const SignInPage = ({ demo }: { demo: boolean }) => {
           </Button>
         </form>
       )}
+      <WaitsHere />
       {failed && <Notice tone="stop">{wordsFor(failed)}</Notice>}
     </main>
   )

@@ -1,4 +1,5 @@
 import { calmWord, gradeWord, type Calm, type Grade, type Kind, type Side } from '@still-pine/core/answer'
+import { memo } from 'react'
 
 /** One answer as a mark: taller is lighter, the shape on top is the calm. */
 export interface Mark {
@@ -43,6 +44,51 @@ const sentence = (mark: Mark, kind: Kind): string =>
     .filter(Boolean)
     .join(', ')
 
+interface ShapeProps {
+  readonly mark: Mark
+  readonly kind: Kind
+  readonly x: number
+}
+
+const isSameShape = (before: ShapeProps, after: ShapeProps): boolean =>
+  before.x === after.x &&
+  before.kind === after.kind &&
+  (['id', 'side', 'grade', 'calm', 'cold', 'half'] as const).every(
+    (key) => before.mark[key] === after.mark[key],
+  )
+
+/** Remembered, for a long session draws each answer once and not with every press. */
+const MarkShape = memo(({ mark, kind, x }: ShapeProps) => {
+  const top = HEIGHT - FOOT - BAR_HEIGHT[mark.grade]
+  return (
+    <g opacity={mark.half ? 0.55 : 1}>
+      <title>{sentence(mark, kind)}</title>
+      <rect
+        x={x - 6}
+        y={top}
+        width={12}
+        height={BAR_HEIGHT[mark.grade]}
+        rx={1.5}
+        fill={BAR_COLOUR[mark.grade]}
+      />
+      <CalmShape calm={mark.calm} x={x} y={top - 9} />
+      {mark.cold && (
+        <line
+          x1={x - 9}
+          x2={x + 9}
+          y1={HEIGHT - FOOT + 3}
+          y2={HEIGHT - FOOT + 3}
+          stroke="currentColor"
+          strokeWidth={2}
+        />
+      )}
+      <text x={x} y={HEIGHT - 4} textAnchor="middle" fontSize={13} fontWeight={700} fill="currentColor">
+        {SIDE_LETTER[mark.side]}
+      </text>
+    </g>
+  )
+}, isSameShape)
+
 interface Props {
   readonly marks: readonly Mark[]
   readonly kind: Kind
@@ -67,37 +113,9 @@ export const Marks = ({ marks, kind, spacing = 26 }: Props) => (
       style={{ direction: 'ltr' }}
     >
       <line x1={0} x2="100%" y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="currentColor" strokeWidth={2} />
-      {marks.map((mark, i) => {
-        const x = 4 + spacing / 2 + i * spacing
-        const top = HEIGHT - FOOT - BAR_HEIGHT[mark.grade]
-        return (
-          <g key={mark.id} opacity={mark.half ? 0.55 : 1}>
-            <title>{sentence(mark, kind)}</title>
-            <rect
-              x={x - 6}
-              y={top}
-              width={12}
-              height={BAR_HEIGHT[mark.grade]}
-              rx={1.5}
-              fill={BAR_COLOUR[mark.grade]}
-            />
-            <CalmShape calm={mark.calm} x={x} y={top - 9} />
-            {mark.cold && (
-              <line
-                x1={x - 9}
-                x2={x + 9}
-                y1={HEIGHT - FOOT + 3}
-                y2={HEIGHT - FOOT + 3}
-                stroke="currentColor"
-                strokeWidth={2}
-              />
-            )}
-            <text x={x} y={HEIGHT - 4} textAnchor="middle" fontSize={13} fontWeight={700} fill="currentColor">
-              {SIDE_LETTER[mark.side]}
-            </text>
-          </g>
-        )
-      })}
+      {marks.map((mark, i) => (
+        <MarkShape key={mark.id} mark={mark} kind={kind} x={4 + spacing / 2 + i * spacing} />
+      ))}
     </svg>
   </div>
 )

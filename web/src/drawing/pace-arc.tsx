@@ -1,4 +1,5 @@
 import type { Pace } from '@still-pine/core/answer'
+import type { Sample } from '@still-pine/core/feel'
 
 const RADIUS = 120
 const WIDTH = 32
@@ -24,15 +25,31 @@ interface Props {
   readonly pace: Pace
   /** Seconds since the cue, press lag already taken off; `null` when nothing runs. */
   readonly seconds: number | null
+  /** The pull on the rope so far, drawn inside the arc where a gauge is on it. */
+  readonly pull?: readonly Sample[]
 }
 
+/** A pull of this many newtons reaches the inner edge of the drawing; more stays there. */
+const FULL_PULL_NEWTONS = 60
+const PULL_FROM = RADIUS - 26
+const PULL_DEPTH = 50
+
+const pullPath = (pull: readonly Sample[], degrees: (s: number) => number): string =>
+  pull
+    .map((sample) => {
+      const depth = PULL_DEPTH * Math.min(1, sample.newtons / FULL_PULL_NEWTONS)
+      const { x, y } = at(degrees(sample.at), PULL_FROM - depth)
+      return `${x.toFixed(1)} ${y.toFixed(1)}`
+    })
+    .join('L')
+
 /** Fills through the phases of the school's pace; its words stand beside each phase. */
-export const PaceArc = ({ pace, seconds }: Props) => {
+export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
   const end = pace.limits[3]
   const degrees = (s: number): number => FROM + (SWEEP * Math.min(s, end)) / end
   const hand = seconds === null ? null : degrees(seconds)
   return (
-    <svg viewBox="-40 10 440 246" className="h-full max-h-full w-full" aria-hidden="true">
+    <svg viewBox="-40 10 440 246" className="h-full max-h-full w-full flat:hidden" aria-hidden="true">
       {pace.limits.map((limit, i) => {
         const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
         const to = degrees(limit) - GAP_DEGREES / 2
@@ -64,6 +81,9 @@ export const PaceArc = ({ pace, seconds }: Props) => {
           </g>
         )
       })}
+      {pull.length > 1 && (
+        <path d={`M${pullPath(pull, degrees)}`} fill="none" stroke="var(--ink)" strokeWidth={3} />
+      )}
       {hand !== null && (
         <line
           x1={at(hand, RADIUS - 24).x}

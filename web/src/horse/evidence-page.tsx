@@ -1,6 +1,6 @@
 import type { KeptAnswer, Line } from '@still-pine/contract'
 import { count, PLACE_WORDS } from '@still-pine/core/answer'
-import { cardFor, rungName, stepOf, type Step } from '@still-pine/core/program'
+import { rungName, stepOf, type Step } from '@still-pine/core/program'
 import {
   ago,
   knownFrom,
@@ -15,6 +15,7 @@ import { useStepAnswersQuery } from '../app/api'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { percent, STATE_WORDS } from '../ui/words'
+import { Card } from './step-card'
 import { StepPlace } from './step-place'
 import { useHorse } from './use-horse'
 
@@ -112,41 +113,6 @@ const Track = ({ track, step, day, answers }: TrackProps) => {
   )
 }
 
-const Card = ({ step }: { step: Step }) => {
-  const card = cardFor(step.key)
-  return (
-    <section className="grid gap-6 desk:grid-cols-3">
-      <div>
-        <h2 className="mb-1 text-lg">What it is for</h2>
-        <p>{card.purpose}</p>
-        <h2 className="mt-3 mb-1 text-lg">What counts</h2>
-        <p>{card.counts}</p>
-      </div>
-      <div>
-        <h2 className="mb-1 text-lg">When it goes wrong</h2>
-        <dl>
-          {card.faults.map(({ fault, repair }) => (
-            <div key={fault} className="mb-2">
-              <dt className="font-bold">{fault}</dt>
-              <dd>{repair}</dd>
-            </div>
-          ))}
-        </dl>
-      </div>
-      <div>
-        <h2 className="mb-1 text-lg">Carry out</h2>
-        <p>{card.kit.join(', ')}</p>
-        <h2 className="mt-3 mb-1 text-lg text-stop">Take care</h2>
-        <ul>
-          {card.cautions.map((caution) => (
-            <li key={caution}>{caution}</li>
-          ))}
-        </ul>
-      </div>
-    </section>
-  )
-}
-
 const gapWords = (tracks: Line['tracks']): string | null => {
   const gap = sideGap(tracks)
   if (gap === null) return null
@@ -178,6 +144,12 @@ const EvidencePage = () => {
           </Link>
           : {step.name}
         </h1>
+        <Link
+          className="no-print inline-flex min-h-11 items-center underline"
+          to={`/horses/${horseId}/steps/${step.key}/card`}
+        >
+          Its card, for the rail
+        </Link>
         {isOpen && (
           <Link
             className="no-print inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
@@ -196,7 +168,7 @@ const EvidencePage = () => {
       <p className="text-quiet">
         {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
       </p>
-      <Card step={step} />
+      <Card step={step} program={program} />
       <StepPlace line={line} program={program} step={step} />
     </main>
   )

@@ -1,12 +1,17 @@
 import type { Horse } from '@still-pine/contract'
 import { monthsOld } from '@still-pine/core/answer'
-import { NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import { ageWords } from '../ui/words'
 
 const TABS = [
   ['', 'Line'],
   ['/steps', 'Steps'],
+  ['/from-above', 'From above'],
   ['/incidents', 'Checks and incidents'],
+  ['/trouble', 'Trouble'],
+  ['/recheck', 'Re-check'],
+  ['/counts', 'Counts'],
   ['/book', 'Book'],
 ] as const
 
@@ -17,35 +22,49 @@ interface Props {
 }
 
 /** Who this is, in one line, and the views of it. */
-export const HorseHeader = ({ horse, today, note }: Props) => (
-  <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-    <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
-      <h1 className="text-3xl font-extrabold">{horse.name}</h1>
-      <p className="min-w-0 text-quiet desk:flex-1 desk:truncate">
-        {[
-          horse.sex,
-          horse.born === null ? 'age not known' : ageWords(monthsOld(horse.born, today)),
-          note,
-          horse.schoolName,
-          horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </p>
+export const HorseHeader = ({ horse, today, note }: Props) => {
+  const views = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // On a phone the strip is longer than the screen: where one is stays in sight.
+  useEffect(() => {
+    const strip = views.current
+    const here = strip?.querySelector<HTMLElement>('[aria-current=page]')
+    if (strip && here) strip.scrollLeft = here.offsetLeft - (strip.clientWidth - here.offsetWidth) / 2
+  }, [pathname])
+  return (
+    <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+      <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
+        <h1 className="text-3xl font-extrabold">{horse.name}</h1>
+        <p className="min-w-0 text-quiet desk:flex-1 desk:truncate">
+          {[
+            horse.sex,
+            horse.born === null ? 'age not known' : ageWords(monthsOld(horse.born, today)),
+            note,
+            horse.schoolName,
+            horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+      </div>
+      <nav
+        ref={views}
+        aria-label={`Views of ${horse.name}`}
+        className="no-print relative flex gap-4 overflow-x-auto whitespace-nowrap phone:w-full"
+      >
+        {TABS.map(([path, word]) => (
+          <NavLink
+            key={path}
+            end
+            to={`/horses/${horse.id}${path}`}
+            className={({ isActive }) =>
+              `inline-flex min-h-11 shrink-0 items-center font-name font-bold ${isActive ? 'border-b-4 border-ink' : 'text-quiet'}`
+            }
+          >
+            {word}
+          </NavLink>
+        ))}
+      </nav>
     </div>
-    <nav aria-label={`Views of ${horse.name}`} className="no-print flex flex-wrap gap-4">
-      {TABS.map(([path, word]) => (
-        <NavLink
-          key={path}
-          end
-          to={`/horses/${horse.id}${path}`}
-          className={({ isActive }) =>
-            `inline-flex min-h-11 items-center font-name font-bold ${isActive ? 'border-b-4 border-ink' : 'text-quiet'}`
-          }
-        >
-          {word}
-        </NavLink>
-      ))}
-    </nav>
-  </div>
-)
+  )
+}

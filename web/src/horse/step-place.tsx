@@ -1,13 +1,11 @@
 import { rungName, stepsMeeting, type NeedRef, type Program, type Step } from '@still-pine/core/program'
-import { needStanding, trackKey, type Views } from '@still-pine/core/readiness'
+import { needStanding } from '@still-pine/core/readiness'
 import type { Line } from '@still-pine/contract'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { viewsIn } from './views-in'
 
 const ROLE_WORDS = { 'stand-caught': 'stands to be caught', 'go-loose': 'goes and comes loose' } as const
-
-const viewsIn = (line: Line): Views =>
-  new Map(line.tracks.map(({ step, side, view }) => [trackKey(step, side), view]))
 
 const names = (need: NeedRef, program: Program, step: Step): boolean =>
   stepsMeeting(program, need).some(({ key }) => key === step.key)

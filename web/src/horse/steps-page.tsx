@@ -1,6 +1,7 @@
 import { STAGES } from '@still-pine/core/program'
 import { Loading } from '../ui/loading'
 import { HorseHeader } from './horse-header'
+import { SchoolOfHorse } from './school-of-horse'
 import { StageRows } from './stage-rows'
 import { useHorse } from './use-horse'
 
@@ -11,6 +12,7 @@ const StepsPage = () => {
   return (
     <main className="flex flex-col gap-6 px-4 py-2 desk:px-5">
       <HorseHeader horse={line.horse} today={line.day} />
+      <SchoolOfHorse horse={line.horse} />
       {STAGES.map((name, i) => (
         <section key={name}>
           <h2 className="mb-2 text-2xl">

@@ -6,7 +6,10 @@ export const useHorse = () => {
   const { horseId = '' } = useParams()
   const { data, error, refetch } = useLineQuery(horseId)
   const line = data?.horse.id === horseId ? data : undefined
-  const { data: program, error: programError } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
+  // Not the program of the horse before, or of the school before, while this one is on its way.
+  const { currentData: program, error: programError } = useProgramQuery(line?.horse.programId ?? '', {
+    skip: !line,
+  })
   return {
     horseId,
     line,

@@ -1,5 +1,6 @@
-import { countWaiting, device, type Counts } from './outbox'
+import { countWaiting, entriesOf, freeLeftBehind, type Counts } from './outbox'
 import { sendReady } from './send'
+import { alone, BACKGROUND_TAG } from './turns'
 
 export interface SyncState extends Counts {
   readonly reach: 'ok' | 'away' | 'signed-out'
@@ -9,51 +10,58 @@ interface Watching {
   readonly personId: string
   readonly onState: (state: SyncState) => void
   readonly onSent: (horseIds: readonly string[]) => void
+  /** Something was put in that cannot be sent now: what is shown of these horses is out of date. */
+  readonly onKept: (horseIds: readonly string[]) => void
 }
 
 const EVERY_MS = 1_000
 const SLOWEST_MS = 15_000
 
-/** One tab at a time drains; entries on their way in a closed tab are freed by whoever is next. */
-const alone = <T>(work: () => Promise<T>): Promise<T | null> =>
-  navigator.locks.request('still-pine-outbox', { ifAvailable: true }, (lock) => (lock ? work() : null))
-
-const freeLeftBehind = (personId: string): Promise<unknown> =>
-  alone(() =>
-    device.waiting
-      .where('personId')
-      .equals(personId)
-      .modify((entry) => {
-        if (entry.readyAt < 0) entry.readyAt = 0
-      }),
-  )
+/** Asks the browser to send in the background what waits when this page is gone; few browsers do. */
+const sendWhenGone = async (): Promise<void> => {
+  const registration = await navigator.serviceWorker?.getRegistration()
+  const { sync } = (registration ?? {}) as { sync?: { register(tag: string): Promise<void> } }
+  await sync?.register(BACKGROUND_TAG).catch(() => undefined)
+}
 
 /** Sends the outbox of one person as long as it runs; gives the way to stop it. */
-export const drainFor = ({ personId, onState, onSent }: Watching): (() => void) => {
+export const drainFor = ({ personId, onState, onSent, onKept }: Watching): (() => void) => {
   let stopped = false
   let pause = EVERY_MS
   let timer: ReturnType<typeof setTimeout> | undefined
+  let asked = false
+  let newest = 0
 
   const turn = async (): Promise<void> => {
     const sent = await alone(() => sendReady(personId))
     if (stopped) return
     if (sent?.outcome === 'sent') onSent(sent.horseIds)
     const trouble = sent?.outcome === 'away' || sent?.outcome === 'signed-out'
-    pause = trouble ? Math.min(SLOWEST_MS, pause * 2) : EVERY_MS
-    onState({
-      ...(await countWaiting(personId)),
-      reach: sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok',
-    })
-    timer = setTimeout(() => void turn(), pause)
+    pause = trouble ? Math.min(SLOWEST_MS, pause * 2) : sent?.outcome === 'sent' ? 0 : EVERY_MS
+    if (trouble && !asked) void sendWhenGone()
+    asked = trouble
+    if (trouble) {
+      const fresh = (await entriesOf(personId)).filter(({ order }) => order > newest)
+      newest = fresh.at(-1)?.order ?? newest
+      if (fresh.length > 0) onKept([...new Set(fresh.map(({ horseId }) => horseId))])
+    }
+    const reach = sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok'
+    onState({ ...(await countWaiting(personId)), reach })
+    timer = setTimeout(safely, pause)
   }
+  // A device whose storage fails for a moment is asked again; nothing in it is touched.
+  const safely = (): void =>
+    void turn().catch(() => {
+      if (!stopped) timer = setTimeout(safely, SLOWEST_MS)
+    })
 
   const hurry = (): void => {
     clearTimeout(timer)
     pause = EVERY_MS
-    void turn()
+    safely()
   }
 
-  void freeLeftBehind(personId).then(turn)
+  void alone(() => freeLeftBehind(personId)).then(safely, safely)
   window.addEventListener('online', hurry)
   return () => {
     stopped = true

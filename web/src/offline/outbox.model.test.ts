@@ -4,13 +4,13 @@ import { expect, it } from 'vitest'
 import {
   amendWaiting,
   countWaiting,
-  device,
   keepWaiting,
   putBack,
   settle,
   takeReady,
   withdrawWaiting,
 } from './outbox'
+import { device } from './device'
 
 const ME = 'me'
 
@@ -39,7 +39,7 @@ interface Model {
   now: number
   readonly waiting: { id: string; grade: number; readyAt: number }[]
   readonly server: string[]
-  refused: number
+  readonly refused: string[]
 }
 
 const entry = (id: string, readyAt: number) => ({
@@ -61,14 +61,19 @@ const play = async (model: Model, step: Step, i: number): Promise<void> => {
     case 'amend': {
       const id = `a${step.which}`
       const mine = model.waiting.find((one) => one.id === id)
-      expect(await amendWaiting(id, { grade: 1 })).toBe(mine !== undefined)
+      // What was refused still lies here and can be mended.
+      const isHere = mine !== undefined || model.refused.includes(id)
+      expect(await amendWaiting(id, { grade: 1 })).toBe(isHere)
       if (mine) mine.grade = 1
       return
     }
     case 'withdraw': {
-      const at = model.waiting.findIndex((one) => one.id === `a${step.which}`)
-      expect(await withdrawWaiting(`a${step.which}`)).toBe(at >= 0)
+      const id = `a${step.which}`
+      const at = model.waiting.findIndex((one) => one.id === id)
+      const refusedAt = model.refused.indexOf(id)
+      expect(await withdrawWaiting(id)).toBe(at >= 0 || refusedAt >= 0)
       if (at >= 0) model.waiting.splice(at, 1)
+      if (refusedAt >= 0) model.refused.splice(refusedAt, 1)
       return
     }
     case 'wait':
@@ -89,7 +94,7 @@ const play = async (model: Model, step: Step, i: number): Promise<void> => {
       )
       await settle(taken, replies)
       for (const [n, { id }] of model.waiting.splice(0, ready).entries())
-        if (n === step.refuse) model.refused += 1
+        if (n === step.refuse) model.refused.push(id)
         else model.server.push(id)
     }
   }
@@ -99,9 +104,12 @@ it('loses nothing, doubles nothing and keeps the order, whatever happens', async
   await fc.assert(
     fc.asyncProperty(steps, async (list) => {
       await device.waiting.clear()
-      const model: Model = { now: 1_000_000, waiting: [], server: [], refused: 0 }
+      const model: Model = { now: 1_000_000, waiting: [], server: [], refused: [] }
       for (const [i, step] of list.entries()) await play(model, step, i)
-      expect(await countWaiting(ME)).toEqual({ waiting: model.waiting.length, needYou: model.refused })
+      expect(await countWaiting(ME)).toMatchObject({
+        waiting: model.waiting.length,
+        needYou: model.refused.length,
+      })
       expect(new Set(model.server).size).toBe(model.server.length)
       const kept = (await device.waiting.orderBy('order').toArray()).filter(
         ({ refused }) => refused === undefined,

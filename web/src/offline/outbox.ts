@@ -1,43 +1,15 @@
 import type { BatchItem } from '@still-pine/contract'
-import Dexie, { type EntityTable } from 'dexie'
+import { device, type Waiting } from './device'
+import { withRoom } from './room'
 
-/** Something to keep that the server has not acknowledged yet. */
-export interface Waiting {
-  readonly order: number
-  /** The id of the session, answer or voiding. */
-  readonly id: string
-  readonly personId: string
-  readonly horseId: string
-  item: BatchItem
-  /** Not before this time: an answer can still get its calm for three seconds. */
-  readyAt: number
-  /** Why the server refused it; it then waits for a person. */
-  refused?: string
-}
+export type { Waiting } from './device'
 
-interface PenDraft {
-  readonly horseId: string
-  readonly state: unknown
-}
+type Entry = Omit<Waiting, 'order' | 'refused' | 'keptAt'>
 
-/** What this device keeps: what waits to be sent, and where each pen stood. */
-class Device extends Dexie {
-  waiting!: EntityTable<Waiting, 'order'>
-  pens!: EntityTable<PenDraft, 'horseId'>
-
-  constructor() {
-    super('still-pine')
-    this.version(1).stores({ waiting: '++order, id, personId', pens: 'horseId' })
-  }
-}
-
-export const device = new Device()
-
-type Entry = Omit<Waiting, 'order' | 'refused'>
-
-/** Puts something in the outbox; it is on this device's disk when the promise resolves. */
-export const keepWaiting = async (entry: Entry): Promise<void> => {
-  await device.waiting.add(entry)
+/** Puts something in the outbox, all of it or nothing; it is on this device's disk when the promise resolves. */
+export const keepWaiting = async (...entries: readonly Entry[]): Promise<void> => {
+  const keptAt = Date.now()
+  await withRoom(() => device.waiting.bulkAdd(entries.map((entry) => ({ ...entry, keptAt }))))
 }
 
 /** Changes an answer that has not been sent yet; says whether it still could. */
@@ -67,16 +39,34 @@ const SENDING = -1
 
 const MOST_AT_ONCE = 200
 
+/** No entry is held longer than this; one that seems to be was put in before the phone's clock was set back. */
+const LONGEST_HOLD_MS = 10_000
+
+const isHeld = (readyAt: number, now: number): boolean => readyAt > now && readyAt - now <= LONGEST_HOLD_MS
+
+const isRefused = ({ refused }: Waiting): boolean => refused !== undefined
+
+const readyOf = async (personId: string, now: number, most: number): Promise<Waiting[]> => {
+  const all = await device.waiting.where('personId').equals(personId).sortBy('order')
+  const open = all.filter((entry) => !isRefused(entry))
+  const blockedAt = open.findIndex(({ readyAt }) => isHeld(readyAt, now))
+  return open.slice(0, blockedAt === -1 ? most : Math.min(blockedAt, most))
+}
+
 /** Takes the next entries that are ready, oldest first, and marks them as on their way. */
-export const takeReady = (personId: string, now: number): Promise<Waiting[]> =>
-  device.transaction('rw', device.waiting, async () => {
-    const all = await device.waiting.where('personId').equals(personId).sortBy('order')
-    const open = all.filter(({ refused }) => refused === undefined)
-    const blockedAt = open.findIndex(({ readyAt }) => readyAt > now)
-    const ready = open.slice(0, blockedAt === -1 ? MOST_AT_ONCE : Math.min(blockedAt, MOST_AT_ONCE))
+export const takeReady = async (
+  personId: string,
+  now: number,
+  most = MOST_AT_ONCE,
+): Promise<readonly Waiting[]> => {
+  // Reading holds up nobody; writing would keep an answer waiting that is given at this moment.
+  if ((await readyOf(personId, now, most)).length === 0) return []
+  return device.transaction('rw', device.waiting, async () => {
+    const ready = await readyOf(personId, now, most)
     for (const { order } of ready) await device.waiting.update(order, { readyAt: SENDING })
     return ready
   })
+}
 
 /** Puts entries back that could not be sent. */
 export const putBack = (entries: readonly Waiting[]): Promise<void> =>
@@ -84,33 +74,73 @@ export const putBack = (entries: readonly Waiting[]): Promise<void> =>
     for (const { order } of entries) await device.waiting.update(order, { readyAt: 0 })
   })
 
-export const settle = (
-  entries: readonly Waiting[],
-  replies: readonly { status: string; reason?: string | undefined }[],
-): Promise<void> =>
+/** Frees what was on its way when its page or its server died: it is sent again, which does no harm. */
+export const freeLeftBehind = (personId: string): Promise<number> =>
+  device.waiting
+    .where('personId')
+    .equals(personId)
+    .modify((entry) => {
+      if (entry.readyAt === SENDING) entry.readyAt = 0
+    })
+
+interface Reply {
+  readonly status: string
+  readonly reason?: string | undefined
+  readonly path?: string | undefined
+}
+
+/** Lets go of what the server has, and keeps what it refused, with the reason. */
+export const settle = (entries: readonly Waiting[], replies: readonly Reply[]): Promise<void> =>
   device.transaction('rw', device.waiting, async () => {
     for (const [i, { order }] of entries.entries()) {
       const reply = replies[i]
-      if (reply?.status === 'refused')
-        await device.waiting.update(order, { readyAt: 0, refused: reply.reason ?? 'The server refused it.' })
-      else await device.waiting.delete(order)
+      if (reply?.status === 'kept' || reply?.status === 'already') await device.waiting.delete(order)
+      else if (reply?.status === 'refused') {
+        const refused = { reason: reply.reason ?? 'The server refused it.', path: reply.path ?? '' }
+        await device.waiting.update(order, { readyAt: 0, refused })
+      } else await device.waiting.update(order, { readyAt: 0 })
     }
   })
 
 export interface Counts {
   readonly waiting: number
   readonly needYou: number
+  /** When the oldest that waits was put in; `null` where nothing waits. */
+  readonly oldestAt: number | null
 }
 
 export const countWaiting = async (personId: string): Promise<Counts> => {
   const all = await device.waiting.where('personId').equals(personId).toArray()
-  const needYou = all.filter(({ refused }) => refused !== undefined).length
-  return { waiting: all.length - needYou, needYou }
+  const open = all.filter((entry) => !isRefused(entry))
+  return {
+    waiting: open.length,
+    needYou: all.length - open.length,
+    oldestAt: open.length === 0 ? null : Math.min(...open.map(({ keptAt }) => keptAt)),
+  }
 }
 
+/** What a disk or another version left half is no entry: it is shown as what it is, and nothing is worked out from it. */
+export const isReadable = ({ item }: Waiting): boolean => {
+  const inner = item?.do === 'add' ? item.answer : item?.do === 'session' ? item.session : item
+  return typeof item?.do === 'string' && typeof inner?.id === 'string'
+}
+
+/** All that one person has in the outbox, oldest first. */
+export const entriesOf = (personId: string): Promise<Waiting[]> =>
+  device.waiting.where('personId').equals(personId).sortBy('order')
+
 export const refusedEntries = async (personId: string): Promise<Waiting[]> =>
-  (await device.waiting.where('personId').equals(personId).sortBy('order')).filter(
-    ({ refused }) => refused !== undefined,
-  )
+  (await entriesOf(personId)).filter(isRefused)
 
 export const letGo = (order: number): Promise<void> => device.waiting.delete(order)
+
+/** A refused entry as a person mended it: it is sent again in its old place. */
+export const sendMended = async (order: number, item: BatchItem, horseId: string): Promise<void> => {
+  await device.waiting
+    .where('order')
+    .equals(order)
+    .modify((entry) => {
+      delete entry.refused
+      Object.assign(entry, { item, horseId, readyAt: 0 })
+    })
+}

@@ -1,12 +1,34 @@
 import { expect, it } from 'vitest'
-import { syncWords } from './sync-slice'
+import { howLong, syncWords } from './sync-slice'
+
+const NOW = 1_800_000_000_000
+const HOUR = 3_600_000
 
 it.each([
-  [{ waiting: 0, needYou: 0, reach: 'ok' }, 'all saved'],
-  [{ waiting: 0, needYou: 0, reach: 'away' }, 'all saved, no signal'],
-  [{ waiting: 3, needYou: 0, reach: 'away' }, '3 waiting for signal'],
-  [{ waiting: 2, needYou: 0, reach: 'ok' }, 'saved here, sending 2'],
-  [{ waiting: 2, needYou: 0, reach: 'signed-out' }, '2 kept here, sign in to send'],
-  [{ waiting: 9, needYou: 1, reach: 'ok' }, '1 needs you'],
-  [{ waiting: 0, needYou: 2, reach: 'ok' }, '2 need you'],
-] as const)('says the truth of %j', (state, words) => expect(syncWords(state)).toBe(words))
+  [{ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null }, 'all saved'],
+  [{ waiting: 0, needYou: 0, reach: 'away', oldestAt: null }, 'all saved, no signal'],
+  [{ waiting: 12, needYou: 0, reach: 'away', oldestAt: NOW - 2 * HOUR }, '12 waiting, oldest 2 h'],
+  [{ waiting: 2, needYou: 0, reach: 'ok', oldestAt: NOW }, 'saved here, sending 2'],
+  [{ waiting: 2, needYou: 0, reach: 'signed-out', oldestAt: NOW }, '2 kept here, sign in to send'],
+  [{ waiting: 9, needYou: 1, reach: 'ok', oldestAt: NOW }, '1 needs you'],
+  [{ waiting: 0, needYou: 2, reach: 'ok', oldestAt: null }, '2 need you'],
+] as const)('says the truth of %j', (state, words) =>
+  expect(syncWords({ ...state, isCounted: true }, NOW)).toBe(words),
+)
+
+it('says nothing of what it has not counted', () =>
+  expect(syncWords({ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, isCounted: false }, NOW)).toBe(
+    'looking what waits',
+  ))
+
+it.each([
+  [0, 'under a minute'],
+  [59_999, 'under a minute'],
+  [60_000, '1 min'],
+  [HOUR - 1, '59 min'],
+  [HOUR, '1 h'],
+  [24 * HOUR - 1, '23 h'],
+  [24 * HOUR, '1 day'],
+  [50 * HOUR, '2 days'],
+  [-5, 'under a minute'],
+])('calls %i ms %s', (ms, words) => expect(howLong(ms)).toBe(words))

@@ -1,21 +1,76 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { SyncState } from './drain'
 
-const initialState: SyncState = { waiting: 0, needYou: 0, reach: 'ok' }
+interface State extends SyncState {
+  /** What waits has been counted in this page; before that nothing is said of it. */
+  readonly isCounted: boolean
+  /** The server could not be reached the last time something was asked of it. */
+  readonly isAway: boolean
+  /** When it was heard last in this page, by this device's clock. */
+  readonly heardAt: number | null
+  /** A new version of the app waits for a reload. */
+  readonly hasUpdate: boolean
+}
 
-/** What the sync mark says. */
+const initialState: State = {
+  isCounted: false,
+  waiting: 0,
+  needYou: 0,
+  oldestAt: null,
+  reach: 'ok',
+  isAway: false,
+  heardAt: null,
+  hasUpdate: false,
+}
+
+/** How this device stands with the server. */
 export const syncSlice = createSlice({
   name: 'sync',
   initialState,
-  reducers: { syncChanged: (_state, { payload }: PayloadAction<SyncState>) => payload },
+  reducers: {
+    // Told every second; only news is a change.
+    syncChanged: (state, { payload }: PayloadAction<SyncState>) => {
+      Object.assign(state, payload, { isCounted: true })
+      if (payload.reach === 'away') state.isAway = true
+    },
+    heard: (state, { payload }: PayloadAction<number>) => {
+      state.isAway = false
+      state.heardAt = payload
+    },
+    notHeard: (state) => {
+      state.isAway = true
+    },
+    updateCame: (state) => {
+      state.hasUpdate = true
+    },
+  },
 })
 
-export const { syncChanged } = syncSlice.actions
+export const { syncChanged, heard, notHeard, updateCame } = syncSlice.actions
+
+const MINUTE_MS = 60_000
+const HOUR = 60
+const DAY = 24 * HOUR
+
+/** "12 min", "2 h", "3 days": how long something has been, rounded down. */
+export const howLong = (ms: number): string => {
+  const minutes = Math.floor(ms / MINUTE_MS)
+  if (minutes < 1) return 'under a minute'
+  if (minutes < HOUR) return `${minutes} min`
+  if (minutes < DAY) return `${Math.floor(minutes / HOUR)} h`
+  const days = Math.floor(minutes / DAY)
+  return days === 1 ? '1 day' : `${days} days`
+}
 
 /** The truth about what is saved, in words. */
-export const syncWords = ({ waiting, needYou, reach }: SyncState): string => {
+export const syncWords = (
+  { isCounted, waiting, needYou, oldestAt, reach }: SyncState & { readonly isCounted: boolean },
+  now: number,
+): string => {
+  if (!isCounted) return 'looking what waits'
   if (needYou > 0) return `${needYou} ${needYou === 1 ? 'needs' : 'need'} you`
   if (waiting === 0) return reach === 'away' ? 'all saved, no signal' : 'all saved'
   if (reach === 'signed-out') return `${waiting} kept here, sign in to send`
-  return reach === 'away' ? `${waiting} waiting for signal` : `saved here, sending ${waiting}`
+  if (reach === 'ok') return `saved here, sending ${waiting}`
+  return `${waiting} waiting, oldest ${howLong(now - (oldestAt ?? now))}`
 }

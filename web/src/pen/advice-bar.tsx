@@ -1,12 +1,25 @@
-import type { Advice } from '@still-pine/core/answer'
+import type { Line } from '@still-pine/contract'
+import { WRONG_LESSON, type Advice } from '@still-pine/core/answer'
 import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
-import { penAdvice, type PenActions, type PenView } from './use-pen'
+import { feetAdvice, penAdvice } from './advice'
+import type { PenView } from './use-pen'
+import type { PenActions } from './use-pen-actions'
+
+/** What comes next, in the words of its button. */
+export interface Next {
+  readonly words: string
+  readonly go: () => void
+}
+
+/** Advice after which something else is done. */
+const GOES_ON: readonly Advice['kind'][] = ['danger', 'time', 'leave', 'pattern']
 
 interface Props {
   readonly view: PenView
+  readonly line: Line
   readonly actions: PenActions
-  readonly next: (() => void) | null
+  readonly next: Next | null
   /** What the school does when the horse takes fright. */
   readonly frightRule: string
 }
@@ -21,6 +34,10 @@ const Words = ({ headline, text }: { headline: string; text: string }) => (
 const isFrightened = ({ pen, step }: PenView): boolean =>
   step.kind === 'accept' && pen.running !== null && pen.running.worst !== 'nothing'
 
+/** The last accept was taken away while the feet moved: said until the next begins. */
+const isWronglyEnded = ({ pen, answers }: PenView): boolean =>
+  pen.running === null && answers.at(-1)?.ending === 'left-moving'
+
 /** Below the first rung there is nothing smaller to ask. */
 const reasonAt = (advice: Advice, rung: number): string =>
   advice.kind === 'smaller' && rung === 1
@@ -28,13 +45,15 @@ const reasonAt = (advice: Advice, rung: number): string =>
     : advice.reason
 
 /** What the record says about going on, or the fright rule at its moment; never in the way. */
-export const AdviceBar = ({ view, actions, next, frightRule }: Props) => {
+export const AdviceBar = ({ view, line, actions, next, frightRule }: Props) => {
   const now = useWallClock()
-  const advice = penAdvice(view, now)
+  const advice = feetAdvice(view, line) ?? penAdvice(view, now)
   return (
     <div aria-live="polite" className="flex flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16">
       {isFrightened(view) ? (
         <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
+      ) : isWronglyEnded(view) ? (
+        <Words headline="It was still moving" text={WRONG_LESSON} />
       ) : advice ? (
         <>
           <Words headline={advice.headline} text={reasonAt(advice, view.pen.aim.rung)} />
@@ -43,9 +62,14 @@ export const AdviceBar = ({ view, actions, next, frightRule }: Props) => {
               A rung smaller
             </Button>
           )}
-          {advice.kind !== 'smaller' && next && (
-            <Button className="min-h-16" onClick={next}>
-              Next burst
+          {advice.kind === 'other-side' && (
+            <Button className="min-h-16" hint="S" onClick={actions.switchSide}>
+              Other side
+            </Button>
+          )}
+          {GOES_ON.includes(advice.kind) && next && (
+            <Button className="min-h-16" onClick={next.go}>
+              {next.words}
             </Button>
           )}
         </>

@@ -5,7 +5,8 @@ import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import { describe, expect, it } from 'vitest'
 import { pathForHorse, jobWords } from '../app/tag-rail'
-import { aimOfBurst, aimOfStep, penAdvice, type PenView } from './use-pen'
+import { aimAtFeet, feetAdvice, penAdvice } from './advice'
+import { aimOfBurst, aimOfStep, type PenView } from './use-pen'
 
 const DAY = '2026-05-14'
 
@@ -71,7 +72,7 @@ describe('what the pen aims at', () => {
 describe('advice in the pen', () => {
   const view = (marks: readonly { side: 'left' | 'right'; grade: 1 | 3; recalled?: boolean }[]): PenView =>
     ({
-      pen: { aim: { side: 'right' }, burstStartedAt: 0 },
+      pen: { aim: { side: 'right' }, burstStartedAt: 0, danger: false },
       answers: marks.map((mark) => ({ calm: 0, recalled: false, ...mark })),
     }) as unknown as PenView
 
@@ -108,6 +109,35 @@ describe('advice in the pen', () => {
   it('counts two minutes from the burst’s own start', () => {
     expect(penAdvice(view([]), 119_000)).toBeNull()
     expect(penAdvice(view([]), 121_000)?.kind).toBe('time')
+  })
+})
+
+describe('the light ask after an accept', () => {
+  const lightAsk = { step: 'loose-direction', name: 'Loose direction', rung: 4, rungName: '' }
+  const view = (kind: 'accept' | 'ask', step: string, grades: readonly number[]): PenView =>
+    ({
+      pen: { aim: { burst: 0, step, side: 'left', rung: 1 }, bursts: [{ lightAsk }], running: null },
+      step: { key: step, kind },
+      answers: grades.map((grade) => ({ grade, side: 'left', step })),
+    }) as unknown as PenView
+
+  it('is asked on the same side once the accept was worked', () => {
+    expect(aimAtFeet(view('accept', 'rope-over', []), line)).toBeNull()
+    expect(aimAtFeet(view('accept', 'rope-over', [0]), line)).toEqual({
+      burst: 0,
+      step: 'loose-direction',
+      side: 'left',
+      rung: 4,
+    })
+    expect(aimAtFeet(view('ask', 'loose-direction', [1]), line)).toBeNull()
+  })
+
+  it('says the feet sleep when they answer two grades worse than usual', () => {
+    expect(feetAdvice(view('ask', 'loose-direction', [1]), line)?.headline).toBe('The feet still listen')
+    expect(feetAdvice(view('ask', 'loose-direction', [3]), line)?.headline).toBe(
+      'The feet have gone to sleep',
+    )
+    expect(feetAdvice(view('accept', 'rope-over', [3]), line)).toBeNull()
   })
 })
 

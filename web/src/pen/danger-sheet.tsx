@@ -2,25 +2,26 @@ import type { BodyOf } from '@still-pine/contract'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutIncidentMutation, wordsFor } from '../app/api'
+import { keepHere } from '../offline/keep'
 import { INCIDENT_WORDS } from '../horse/care/incident-words'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
+import { useAppDispatch } from '../app/store'
+import { dangerSeen } from './pen-slice'
 import type { PenView } from './use-pen'
 
 const KINDS = Object.entries(INCIDENT_WORDS) as [BodyOf<'putIncident'>['kind'], string][]
 
 interface Props {
-  readonly open: boolean
   readonly view: PenView
   readonly onClose: () => void
 }
 
 /** A danger sign: stop first, then record it in two taps. */
-export const DangerSheet = ({ open, view, onClose }: Props) => {
+export const DangerSheet = ({ view, onClose }: Props) => {
   const [serious, setSerious] = useState(false)
-  const [putIncident] = usePutIncidentMutation()
-  const { horseId, day, aim } = view.pen
+  const dispatch = useAppDispatch()
+  const { personId, horseId, day, aim } = view.pen
 
   const record = async (kind: (typeof KINDS)[number][0]): Promise<void> => {
     const body: BodyOf<'putIncident'> = {
@@ -33,14 +34,14 @@ export const DangerSheet = ({ open, view, onClose }: Props) => {
       before: `${view.step.name}: ${view.rungWords}`,
       after: '',
     }
-    const done = await putIncident({ horseId, id: uuid(), body })
-    if (done.error) toast.error(`Not recorded: ${wordsFor(done.error)}`)
-    else toast(`Recorded: ${kind}. You can write more under Incidents.`)
+    const isKept = await keepHere(personId, horseId, { do: 'incident', id: uuid(), horseId, incident: body })
+    dispatch(dangerSeen())
+    if (isKept) toast(`Recorded: ${kind}. You can write more under Incidents.`)
     onClose()
   }
 
   return (
-    <Sheet open={open} title="Stop. Is everybody whole?" onClose={onClose}>
+    <Sheet open title="Stop. Is everybody whole?" onClose={onClose}>
       <p className="mb-4">
         Get clear first. A hurt person or horse comes before any record: call for help, then the doctor or the
         vet.

@@ -1,7 +1,17 @@
-import { gradeFromPace, gradeWord, secondsLessLag, type Pace, type Worst } from '@still-pine/core/answer'
+import {
+  ENDING_WORDS,
+  gradeFromPace,
+  gradeWord,
+  secondsLessLag,
+  type Pace,
+  type Worst,
+} from '@still-pine/core/answer'
+import type { Step } from '@still-pine/core/program'
 import { useEffect, useRef } from 'react'
 import { PaceArc } from '../drawing/pace-arc'
+import type { PenAnswer } from './pen-slice'
 import { useSecondsSince } from './use-clock'
+import { usePull } from './use-gauge'
 import type { PenView } from './use-pen'
 
 const nextPhase = (pace: Pace, seconds: number): string => {
@@ -22,11 +32,14 @@ const usePhaseBuzz = (pace: Pace, seconds: number | null, on: boolean): void => 
 }
 
 const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
-  <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center">
-    <span className="font-name text-[min(4rem,26cqh)] leading-none font-extrabold" data-testid="seconds">
+  <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center nowhere:hidden flat:flex-row flat:items-center flat:gap-3">
+    <span
+      className="font-name text-[min(4rem,26cqh)] leading-none font-extrabold flat:text-5xl"
+      data-testid="seconds"
+    >
       {seconds}
     </span>
-    <span className="max-w-[55cqh] text-center text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
+    <span className="max-w-[55cqh] text-center flat:max-w-none text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
       {words}
     </span>
   </div>
@@ -37,7 +50,7 @@ const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null })
   const corrections = view.pen.running?.corrections ?? 0
   return (
     <>
-      <svg viewBox="-40 10 440 246" className="h-full w-full" aria-hidden="true">
+      <svg viewBox="-40 10 440 246" className="h-full w-full flat:hidden" aria-hidden="true">
         <rect x={40} y={210} width={280} height={22} fill="var(--line)" opacity={0.55} />
         <rect x={40} y={210} width={280 * (1 - left / view.holdFor)} height={22} fill="var(--mark-1)" />
       </svg>
@@ -59,8 +72,28 @@ const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null })
   )
 }
 
+/** Pressed aids fill the arc one phase each, whatever the clock says. */
+const EVEN_LIMITS: Pace['limits'] = [1, 2, 3, 4]
+
+/** What the last answer was, and what is worth saying of it before the next. */
+const idleWords = (last: PenAnswer | undefined, kind: Step['kind']): string => {
+  if (!last) return 'ready'
+  const pull =
+    last.peakNewtons === null
+      ? ''
+      : last.releaseSeconds === null
+        ? `, ${last.peakNewtons} N, not let go`
+        : `, ${last.peakNewtons} N, let go after ${last.releaseSeconds} s`
+  const ending = last.ending === 'left-before' ? `, ${ENDING_WORDS[last.ending]}` : ''
+  return `${gradeWord(kind, last.grade)}${ending}${pull}`
+}
+
 /** An accept fills the arc by what it did at its worst, not by time. */
-const WORST_ARC: Pace = { limits: [1, 2, 3, 4], phases: ['at ease', 'tightened', 'moved', 'left'] }
+const WORST_ARC: Pace = {
+  gradedBy: 'phases',
+  limits: [1, 2, 3, 4],
+  phases: ['at ease', 'tightened', 'moved', 'left'],
+}
 const WORST_REACH: Record<Worst, number> = { nothing: 1, tightened: 2, moved: 3, left: 4 }
 
 interface Props {
@@ -76,7 +109,9 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
   const { kind } = view.step
   usePhaseBuzz(pace, kind === 'ask' ? seconds : null, vibrate)
   const last = view.answers.at(-1)
-  const idle = last ? gradeWord(kind, last.grade) : 'ready'
+  const startedAt = view.pen.running?.startedAt ?? null
+  const pull = usePull(startedAt, (startedAt ?? 0) + (raw ?? 0) * 1000)
+  const aids = pace.gradedBy === 'phases' ? 0 : (view.pen.running?.aids ?? 0)
   const worst = view.pen.running?.worst
   return (
     <div className="@container-size relative mx-auto h-full min-h-0 w-full max-w-[36rem]">
@@ -84,10 +119,22 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
         <HoldGauge view={view} seconds={seconds} />
       ) : kind === 'ask' ? (
         <>
-          <PaceArc pace={pace} seconds={seconds} />
+          <PaceArc
+            pace={aids > 0 ? { ...pace, limits: EVEN_LIMITS } : pace}
+            seconds={seconds !== null && aids > 0 ? Math.min(aids, 3) + 1 : seconds}
+            pull={aids > 0 ? [] : pull.samples}
+          />
           <Clock
             seconds={seconds === null ? (last?.seconds?.toFixed(1) ?? '–') : seconds.toFixed(1)}
-            words={seconds === null ? idle : nextPhase(pace, seconds)}
+            words={
+              seconds === null
+                ? idleWords(last, kind)
+                : pull.state === 'gone'
+                  ? 'the gauge is silent; go on without it'
+                  : aids > 0
+                    ? `${pace.phases[Math.min(aids, 3)]} given`
+                    : nextPhase(pace, seconds)
+            }
           />
         </>
       ) : (
@@ -95,7 +142,13 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
           <PaceArc pace={WORST_ARC} seconds={seconds === null ? null : WORST_REACH[worst ?? 'nothing']} />
           <Clock
             seconds={seconds === null ? (last?.seconds?.toFixed(1) ?? '–') : seconds.toFixed(1)}
-            words={seconds === null ? idle : worst === 'nothing' ? 'wait for it to settle' : (worst ?? '')}
+            words={
+              seconds === null
+                ? idleWords(last, kind)
+                : worst === 'nothing'
+                  ? 'wait for it to settle'
+                  : (worst ?? '')
+            }
           />
         </>
       )}

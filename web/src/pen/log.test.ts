@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto'
 import { configureStore } from '@reduxjs/toolkit'
 import type { NewAnswer } from '@still-pine/contract'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { device, takeReady } from '../offline/outbox'
+import { device } from '../offline/device'
+import { takeReady } from '../offline/outbox'
+import { PLAIN_ANSWER } from '../offline/plain-answer'
 import {
   correctGrade,
   keepAnswer,
@@ -24,13 +26,8 @@ const FIRM: Omit<PenAnswer, 'id' | 'at'> = {
   rung: 2,
   grade: 2,
   calm: null,
-  byChance: false,
-  recalled: false,
+  ...PLAIN_ANSWER,
   seconds: 5,
-  fault: null,
-  sign: null,
-  place: null,
-  moving: false,
 }
 
 const makeStore = () => configureStore({ reducer: { pen: penSlice.reducer } })
@@ -39,9 +36,9 @@ let store: Store
 
 beforeEach(async () => {
   await device.waiting.clear()
-  await device.pens.clear()
+  await device.drafts.clear()
   store = makeStore()
-  await store.dispatch(openPen('horse', '2026-05-14', AIM, RUN))
+  await store.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', AIM, RUN))
 })
 
 const items = async () => (await device.waiting.toArray()).map(({ item }) => item)
@@ -112,9 +109,14 @@ describe('logging in the pen', () => {
 describe('coming back to the pen', () => {
   it('finds the answers and the aim of today, and no ask still running', async () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
-    await rememberPen({ ...store.getState().pen!, running: { startedAt: 1, worst: 'moved', corrections: 0 } })
+    await rememberPen({
+      ...store.getState().pen!,
+      running: { startedAt: 1, worst: 'moved', corrections: 0, aids: 0 },
+    })
     const again = makeStore()
-    await again.dispatch(openPen('horse', '2026-05-14', { ...AIM, step: 'draw' }, RUN))
+    await again.dispatch(
+      openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', { ...AIM, step: 'draw' }, RUN),
+    )
     expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
     expect(again.getState().pen!.answers).toHaveLength(1)
   })
@@ -123,7 +125,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const tomorrow = makeStore()
-    await tomorrow.dispatch(openPen('horse', '2026-05-15', AIM, RUN))
+    await tomorrow.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-15', AIM, RUN))
     expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionKept: false })
     expect(tomorrow.getState().pen!.sessionId).not.toBe(store.getState().pen!.sessionId)
   })
@@ -132,7 +134,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const other = makeStore()
-    await other.dispatch(openPen('another horse', '2026-05-14', AIM, RUN))
+    await other.dispatch(openPen('me', { id: 'another horse', programId: 'p' }, '2026-05-14', AIM, RUN))
     expect(other.getState().pen!.answers).toEqual([])
   })
 })

@@ -1,7 +1,10 @@
 import type { BatchItem } from '@still-pine/contract'
+import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
-import { amendWaiting, device, keepWaiting, withdrawWaiting } from '../offline/outbox'
+import { device } from '../offline/device'
+import { sayNotKept } from '../offline/keep'
+import { amendWaiting, keepWaiting, withdrawWaiting } from '../offline/outbox'
 import type { AppThunk } from '../app/thunk'
 import {
   answered,
@@ -28,7 +31,6 @@ const toItem = (pen: PenState, answer: PenAnswer, replaces: string | null): Batc
     ...answer,
     horseId: pen.horseId,
     sessionId: pen.sessionId,
-    uncued: false,
     replaces,
   },
 })
@@ -41,19 +43,31 @@ const voidItem = (answerId: string, reason: string): BatchItem => ({
   at: isoNow(),
 })
 
-const idOf = (item: BatchItem): string => {
-  if (item.do === 'void') return item.id
-  return item.do === 'add' ? item.answer.id : item.session.id
+/** Where the pen of a horse stood; one that cannot be read is begun anew, its answers lie in the outbox. */
+const draftOf = async (personId: string, horseId: string): Promise<PenState | undefined> => {
+  try {
+    const state = (await device.drafts.get([personId, horseId]))?.state as PenState | undefined
+    return Array.isArray(state?.answers) && state.aim ? state : undefined
+  } catch {
+    return undefined
+  }
 }
 
 /** Opens the pen of a horse: where it stood today on this device, or a new session; a gate's checks come first. */
 export const openPen =
-  (horseId: string, day: string, aim: Aim, run: Run): AppThunk<Promise<void>> =>
+  (
+    personId: string,
+    horse: { readonly id: string; readonly programId: string },
+    day: string,
+    aim: Aim,
+    run: Run,
+  ): AppThunk<Promise<void>> =>
   async (dispatch) => {
-    const draft = await device.pens.get(horseId)
-    const kept = draft?.state as PenState | undefined
+    const kept = await draftOf(personId, horse.id)
     const fresh: PenState = {
-      horseId,
+      personId,
+      horseId: horse.id,
+      programId: horse.programId,
       day,
       sessionId: uuid(),
       sessionKept: false,
@@ -63,21 +77,59 @@ export const openPen =
       burstStartedAt: Date.now(),
       running: null,
       answers: [],
+      danger: false,
       calmFor: null,
     }
     // An ask that ran when the page went is not an answer: it is simply asked again.
     // A gate's checks are what it wants now, and afterwards the day's plan is back.
-    const isOther = run.gate !== null || run.gate !== kept?.gate
-    const goingOn = kept?.day === day ? { ...kept, running: null, calmFor: null } : fresh
-    dispatch(penOpened(isOther ? { ...goingOn, ...run, aim, burstStartedAt: Date.now() } : goingOn))
+    // A school that was changed since has other steps: what was answered stays, the plan is the new one.
+    const isOther = run.gate !== null || run.gate !== kept?.gate || horse.programId !== kept?.programId
+    const goingOn = kept?.day === day ? { ...fresh, ...kept, personId, running: null, calmFor: null } : fresh
+    dispatch(
+      penOpened(
+        isOther
+          ? { ...goingOn, ...run, programId: horse.programId, aim, burstStartedAt: Date.now() }
+          : goingOn,
+      ),
+    )
   }
 
 /** Remembers where the pen stands on this device. */
 export const rememberPen = (pen: PenState): Promise<unknown> =>
-  device.pens.put({ horseId: pen.horseId, state: pen })
+  device.drafts.put({ personId: pen.personId, horseId: pen.horseId, state: pen }).catch(() => undefined)
 
-const keep = (personId: string, pen: PenState, item: BatchItem, readyAt = 0): Promise<void> =>
-  keepWaiting({ id: idOf(item), personId, horseId: pen.horseId, item, readyAt })
+/** After the next paint: the answers themselves are kept at once, and this must not hold them up. */
+const REMEMBER_AFTER_MS = 60
+
+let toRemember: PenState | null = null
+
+/** Remembers the newest of several changes in a row. */
+export const rememberPenSoon = (pen: PenState): void => {
+  if (toRemember !== null && toRemember.horseId !== pen.horseId) void rememberPen(toRemember)
+  if (toRemember === null)
+    setTimeout(() => {
+      const newest = toRemember
+      toRemember = null
+      if (newest) void rememberPen(newest)
+    }, REMEMBER_AFTER_MS)
+  toRemember = pen
+}
+
+const toEntry = (personId: string, pen: PenState, item: BatchItem, readyAt = 0) => ({
+  id: idOfItem(item),
+  personId,
+  horseId: pen.horseId,
+  item,
+  readyAt,
+})
+
+const keep = (personId: string, pen: PenState, item: BatchItem): Promise<void> =>
+  keepWaiting(toEntry(personId, pen, item))
+
+const sessionItem = (pen: PenState, startedAt: string): BatchItem => ({
+  do: 'session',
+  session: { id: pen.sessionId, horseId: pen.horseId, startedAt, place: null },
+})
 
 let turns: Promise<unknown> = Promise.resolve()
 
@@ -90,34 +142,50 @@ const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
 
 /** Keeps one answer on this device at once, and sends it when its calm can no longer change. */
 export const keepAnswer =
-  (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<void>> =>
+  (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<string>> =>
   (dispatch, getState) => {
     const full: PenAnswer = { ...answer, id: uuid(), at: isoNow() }
     const readyAt = asksForCalm ? Date.now() + CALM_WINDOW_MS : 0
-    dispatch(answered({ answer: full, calmUntil: asksForCalm ? readyAt : null }))
-    return inTurn(async () => {
-      const pen = getState().pen
-      if (!pen) return
-      if (!pen.sessionKept) {
-        dispatch(sessionWasKept())
-        await keep(personId, pen, {
-          do: 'session',
-          session: { id: pen.sessionId, horseId: pen.horseId, startedAt: full.at, place: null },
-        })
-      }
-      await keep(personId, pen, toItem(pen, full, null), readyAt)
+    const calmUntil = asksForCalm ? performance.now() + CALM_WINDOW_MS : null
+    const pen = getState().pen
+    // On its way to the device before it is drawn: the drawing would only hold it up.
+    const kept = inTurn(async () => {
+      if (!pen) return full.id
+      const isFirst = !(getState().pen ?? pen).sessionKept
+      const opening = isFirst ? [toEntry(personId, pen, sessionItem(pen, full.at))] : []
+      await keepWaiting(...opening, toEntry(personId, pen, toItem(pen, full, null), readyAt))
+      if (isFirst) dispatch(sessionWasKept())
+      return full.id
+    })
+    dispatch(answered({ answer: full, calmUntil }))
+    return kept.catch((error: unknown) => {
+      // What this device could not keep does not stay on the screen as if it had.
+      dispatch(takenBack(full.id))
+      sayNotKept()
+      throw error
     })
   }
 
-type Change = (last: PenAnswer) => Partial<Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'fault' | 'sign'>>
+type Change = (
+  last: PenAnswer,
+) => Partial<
+  Pick<
+    PenAnswer,
+    'grade' | 'calm' | 'byChance' | 'uncued' | 'fault' | 'sign' | 'slip' | 'peakNewtons' | 'releaseSeconds'
+  >
+>
 
-/** Changes the last answer: in place while it waits here, and otherwise by taking it back and adding another. */
-const mendLast =
-  (personId: string, change: Change): AppThunk<Promise<void>> =>
+/** Changes an answer: in place while it waits here, and otherwise by taking it back and adding another. */
+const mend =
+  (
+    personId: string,
+    find: (answers: readonly PenAnswer[]) => PenAnswer | undefined,
+    change: Change,
+  ): AppThunk<Promise<void>> =>
   (dispatch, getState) =>
     inTurn(async () => {
       const pen = getState().pen
-      const before = pen?.answers.at(-1)
+      const before = pen && find(pen.answers)
       if (!pen || !before) return
       const patch = change(before)
       if (await amendWaiting(before.id, patch)) {
@@ -129,6 +197,21 @@ const mendLast =
       await keep(personId, pen, voidItem(before.id, 'corrected in the pen'))
       await keep(personId, pen, toItem(pen, after, before.id))
     })
+
+const mendLast = (personId: string, change: Change): AppThunk<Promise<void>> =>
+  mend(personId, (answers) => answers.at(-1), change)
+
+/** What a rope gauge said of an answer; known a moment after it. */
+export const notePull = (
+  personId: string,
+  answerId: string,
+  pull: Pick<PenAnswer, 'peakNewtons' | 'releaseSeconds'>,
+): AppThunk<Promise<void>> =>
+  mend(
+    personId,
+    (answers) => answers.find(({ id }) => id === answerId),
+    () => pull,
+  )
 
 export const noteCalm =
   (personId: string, calm: Calm): AppThunk<Promise<void>> =>
@@ -142,6 +225,12 @@ export const correctGrade = (personId: string, grade: Grade): AppThunk<Promise<v
 
 export const toggleByChance = (personId: string): AppThunk<Promise<void>> =>
   mendLast(personId, ({ byChance }) => ({ byChance: !byChance }))
+
+export const toggleUncued = (personId: string): AppThunk<Promise<void>> =>
+  mendLast(personId, ({ uncued }) => ({ uncued: !uncued }))
+
+export const setSlip = (personId: string, slip: string): AppThunk<Promise<void>> =>
+  mendLast(personId, () => ({ slip }))
 
 export const setFault = (personId: string, fault: string): AppThunk<Promise<void>> =>
   mendLast(personId, () => ({ fault }))

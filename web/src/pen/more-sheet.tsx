@@ -1,21 +1,29 @@
-import { gradeWord, SIGN_FAMILIES, SIGNS, type Grade } from '@still-pine/core/answer'
+import { gradeWord, SIGN_FAMILIES, SIGNS, SLIPS, type Grade } from '@still-pine/core/answer'
+import { THINGS } from '@still-pine/core/coverage'
 import { cardFor, rungName } from '@still-pine/core/program'
+import { Link } from 'react-router'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
-import type { PenActions, PenView } from './use-pen'
+import type { Next } from './advice-bar'
+import type { PenView } from './use-pen'
+import type { PenActions } from './use-pen-actions'
 
 interface Props {
-  readonly open: boolean
   readonly view: PenView
   readonly actions: PenActions
-  readonly next: (() => void) | null
+  readonly next: Next | null
+  readonly school: string
+  readonly recall: () => void
   readonly onClose: () => void
 }
+
+const LINK =
+  'inline-flex min-h-16 items-center justify-center rounded-md border-2 border-ink px-4 text-center font-name font-bold'
 
 const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
 
 /** The rest of the pen's controls: rung, by chance, faults and a grade to correct. */
-export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
+export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Props) => {
   const { step, pen } = view
   const last = view.answers.at(-1)
   const done = (act: () => void) => () => {
@@ -23,7 +31,7 @@ export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
     onClose()
   }
   return (
-    <Sheet open={open} title={step.name} onClose={onClose}>
+    <Sheet open title={step.name} onClose={onClose}>
       <div className="flex flex-col gap-5">
         <section>
           <h3 className="mb-2">
@@ -48,11 +56,24 @@ export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
             </Button>
           </div>
         </section>
-        {next && (
-          <Button className="min-h-16" onClick={done(next)}>
-            Next burst
+        <div className="grid grid-cols-2 gap-2">
+          {next && (
+            <Button className="min-h-16" onClick={done(next.go)}>
+              {next.words}
+            </Button>
+          )}
+          <Link className={LINK} to={`/horses/${pen.horseId}/steps/${step.key}/card`}>
+            How to ask it
+          </Link>
+          {THINGS.some(({ steps }) => steps.includes(step.key)) && (
+            <Link className={LINK} to={`/horses/${pen.horseId}/from-above?step=${step.key}`}>
+              Where on the horse
+            </Link>
+          )}
+          <Button className="min-h-16" hint="M" onClick={recall}>
+            Tap in from memory
           </Button>
-        )}
+        </div>
         {last && (
           <>
             <section>
@@ -77,6 +98,14 @@ export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
                 >
                   By chance
                 </Button>
+                <Button
+                  className={`min-h-16 ${last.uncued ? 'bg-ink! text-ground!' : ''}`}
+                  aria-pressed={last.uncued}
+                  hint="O"
+                  onClick={done(actions.uncued)}
+                >
+                  Offered, not asked for
+                </Button>
               </div>
             </section>
             <section>
@@ -100,9 +129,24 @@ export const MoreSheet = ({ open, view, actions, next, onClose }: Props) => {
               ))}
             </section>
             <section>
+              <h3 className="mb-2">My own slip</h3>
+              <div className="flex flex-wrap gap-2">
+                {SLIPS.map((slip) => (
+                  <Button
+                    key={slip}
+                    className={`min-h-16 ${last.slip === slip ? 'bg-ink! text-ground!' : ''}`}
+                    aria-pressed={last.slip === slip}
+                    onClick={done(() => actions.slip(slip))}
+                  >
+                    {slip}
+                  </Button>
+                ))}
+              </div>
+            </section>
+            <section>
               <h3 className="mb-2">What went wrong</h3>
               <ul className="flex flex-col gap-2">
-                {cardFor(step.key).faults.map(({ fault, repair }) => (
+                {cardFor(step.key, school).faults.map(({ fault, repair }) => (
                   <li key={fault}>
                     <Button
                       className="min-h-16 w-full flex-col items-start! text-left"

@@ -1,30 +1,33 @@
 import type { Line, Settings } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
-import { useCallback, useState } from 'react'
-import { Link, useParams, useSearchParams } from 'react-router'
+import { memo, useCallback, useMemo, useState } from 'react'
+import { Link, useLocation, useParams, useSearchParams } from 'react-router'
 import { useLineQuery, useMeQuery, useProgramQuery } from '../app/api'
 import { useAppSelector } from '../app/store'
 import { Marks, MARKS_KEY } from '../drawing/marks'
 import { syncWords } from '../offline/sync-slice'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
-import { AdviceBar } from './advice-bar'
-import { ActionRow, CalmRow, WorstRow } from './controls'
+import { useIsDesk } from '../ui/use-is-desk'
+import { useLatestOf } from '../ui/use-latest'
+import { aimAtFeet } from './advice'
+import { AdviceBar, type Next } from './advice-bar'
+import { ActionRow, MiddleRow } from './controls'
 import { StandRow } from './stand-row'
 import { DangerSheet } from './danger-sheet'
 import { Gauge } from './gauge'
 import { MainButton } from './main-button'
 import { MoreSheet } from './more-sheet'
+import { StorageWarning, useCanKeep } from './storage-warning'
 import { SideBanner } from './side-banner'
+import { StepPicker } from './step-picker'
+import { QuickTells } from './quick-tells'
+import { RecallSheet } from './recall-sheet'
 import { useWakeLock, useWallClock } from './use-clock'
-import {
-  useCalmWindow,
-  useOpenPen,
-  usePenActions,
-  usePenView,
-  type PenActions,
-  type PenView,
-} from './use-pen'
+import { useDevices } from './use-gauge'
+import { useDropWhenAway } from './use-page-away'
+import { useCalmWindow, useOpenPen, usePenView, type PenView, type Wanted } from './use-pen'
+import { usePenActions, type PenActions } from './use-pen-actions'
 import { usePenKeys } from './use-pen-keys'
 
 const minutes = (seconds: number): string =>
@@ -36,7 +39,12 @@ const burstWords = ({ pen, answers }: PenView): string => {
   if (burst === null) return 'own choice'
   const meant = pen.bursts[burst]?.sides.find((part) => part.side === side)?.asks
   const done = answers.filter((answer) => answer.side === side).length
-  const asks = meant === undefined ? '' : ` · ask ${done} of ${meant}`
+  const asks =
+    meant === undefined
+      ? ''
+      : done > meant
+        ? ` · ${done} asks, ${meant} planned`
+        : ` · ask ${done} of ${meant}`
   return `${pen.gate === null ? '' : 'check '}${burst + 1} of ${pen.bursts.length}${asks}`
 }
 
@@ -48,40 +56,11 @@ const BurstLine = ({ view }: { view: PenView }) => {
     <p className="text-lg text-quiet">
       {burstWords(view)} · {minutes(ran)}
       <span className="phone:hidden"> of 2:00</span>
-      <span className="phone:hidden"> · {syncWords(sync)}</span>
+      <span className="phone:hidden"> · {syncWords(sync, now)}</span>
+      {sync.hasUpdate && (
+        <span className="phone:hidden"> · new version: reload when you are out of the pen</span>
+      )}
     </p>
-  )
-}
-
-const StepPicker = ({
-  line,
-  view,
-  actions,
-  program,
-}: {
-  line: Line
-  view: PenView
-  actions: PenActions
-  program: Program
-}) => {
-  const closed = new Set(line.plan.closed.map(({ step }) => step))
-  return (
-    <label className="flex items-center gap-2">
-      <span className="sr-only">Step</span>
-      <select
-        className="min-h-11 max-w-full rounded-md border-2 phone:min-h-14 border-line bg-panel px-2 font-name text-xl font-bold"
-        value={view.step.key}
-        onChange={(event) => actions.goToStep(event.target.value)}
-      >
-        {program.steps
-          .filter(({ key }) => !closed.has(key))
-          .map(({ key, name }) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-      </select>
-    </label>
   )
 }
 
@@ -96,19 +75,37 @@ const RestsToday = ({ line }: { line: Line }) =>
     </p>
   ) : null
 
-/** Checks lead back to their gate, a session to what it changed. */
-const DoneLink = ({ horseId, gate }: { horseId: string; gate: string | null }) => (
+/** The asks that a sheet was opened with; they stay with this entry of the browser's history. */
+const burstsIn = (state: unknown): Wanted['bursts'] => {
+  const { bursts } = (state ?? {}) as { bursts?: unknown }
+  return Array.isArray(bursts) ? (bursts as Wanted['bursts']) : undefined
+}
+
+const backTo = (horseId: string, gate: string | null): string => {
+  if (gate === null) return `/after/${horseId}`
+  return gate === 'recheck' ? `/horses/${horseId}/recheck` : `/horses/${horseId}/gates/${gate}`
+}
+
+/** Checks lead back to their gate or sheet, a session to what it changed. */
+const DoneLink = memo(({ horseId, gate }: { horseId: string; gate: string | null }) => (
   <Link
     className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold phone:min-h-16 phone:text-xl"
-    to={gate === null ? `/after/${horseId}` : `/horses/${horseId}/gates/${gate}`}
+    to={backTo(horseId, gate)}
   >
-    {gate === null ? 'Done' : 'Gate'}
+    {gate === null ? 'Done' : gate === 'recheck' ? 'Sheet' : 'Gate'}
   </Link>
-)
+))
 
-const neighbours = ({ pen }: PenView) => {
-  const at = pen.aim.burst ?? -1
-  return { previous: at > 0 ? at - 1 : null, next: at + 1 < pen.bursts.length ? at + 1 : null }
+/** Links are dear to draw, and a press changes neither of these two. */
+const HorseLink = memo(({ horseId, name }: { horseId: string; name: string }) => (
+  <Link to={`/horses/${horseId}`}>{name}</Link>
+))
+
+/** What comes after this: the light ask that checks the feet, or the next burst. */
+const nextOf = (view: PenView, line: Line, actions: PenActions): Next | null => {
+  if (aimAtFeet(view, line)) return { words: 'Check the feet', go: actions.checkFeet }
+  const next = (view.pen.aim.burst ?? -1) + 1
+  return next < view.pen.bursts.length ? { words: 'Next burst', go: () => actions.goToBurst(next) } : null
 }
 
 interface RunningProps {
@@ -120,15 +117,38 @@ interface RunningProps {
 }
 
 const RunningPen = ({ line, program, view, settings, personId }: RunningProps) => {
-  const [sheet, setSheet] = useState<'more' | 'danger' | null>(null)
-  const actions = usePenActions(view, line, program, personId, settings)
+  const [sheet, setSheet] = useState<'more' | 'danger' | 'recall' | null>(null)
+  // The same for as long as the pen is open, so that only what a press changes is drawn anew.
+  const actions = useLatestOf(usePenActions({ view, line, program, personId, settings }))
   const more = useCallback(() => setSheet('more'), [])
+  const recall = useCallback(() => setSheet('recall'), [])
+  const closeSheet = (): void => setSheet(null)
   const isRunning = view.pen.running !== null
-  usePenKeys({ actions, settings, isRunning, enabled: sheet === null, openFaults: more })
+  const canKeep = useCanKeep()
+  usePenKeys({
+    actions,
+    settings,
+    isRunning,
+    enabled: sheet === null && canKeep !== false,
+    openFaults: more,
+    recall,
+  })
   useCalmWindow(view)
   useWakeLock()
-  const { previous, next } = neighbours(view)
-  const goNext = next === null ? null : () => actions.goToBurst(next)
+  useDevices()
+  useDropWhenAway(view)
+  const previous = (view.pen.aim.burst ?? 0) - 1
+  const next = nextOf(view, line, actions)
+  const isDesk = useIsDesk()
+  const advice = (
+    <AdviceBar
+      view={view}
+      line={line}
+      actions={actions}
+      next={next}
+      frightRule={program.manner.fright.words}
+    />
+  )
   return (
     <main
       data-theme={settings.theme === 'dark' ? 'dark' : 'pen'}
@@ -138,76 +158,103 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline gap-x-3">
             <h1 className="text-2xl">
-              <Link to={`/horses/${line.horse.id}`}>{line.horse.name}</Link>
+              <HorseLink horseId={line.horse.id} name={line.horse.name} />
             </h1>
             <BurstLine view={view} />
           </div>
           <p className="flex flex-wrap items-center gap-x-3 text-xl">
-            <StepPicker line={line} view={view} actions={actions} program={program} />
+            <StepPicker line={line} stepKey={view.step.key} program={program} onPick={actions.goToStep} />
             <span className="font-bold">
               {view.pen.aim.rung}: {view.rungWords}
             </span>
           </p>
         </div>
         <div className="flex shrink-0 items-center gap-2">
-          <div className="hidden gap-2 desk:flex">
-            <Button
-              disabled={previous === null}
-              onClick={() => previous !== null && actions.goToBurst(previous)}
-            >
-              Burst before
-            </Button>
-            <Button disabled={goNext === null} onClick={() => goNext?.()}>
-              Next burst
-            </Button>
-            <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
-          </div>
+          {isDesk && (
+            <div className="flex gap-2">
+              <Button disabled={previous < 0} onClick={() => actions.goToBurst(previous)}>
+                Burst before
+              </Button>
+              <Button disabled={next === null} onClick={() => next?.go()}>
+                {next?.words ?? 'Next burst'}
+              </Button>
+              <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
+            </div>
+          )}
           <Button look="danger" className="min-h-16" onClick={() => setSheet('danger')}>
             Danger
           </Button>
         </div>
       </header>
+      {canKeep === false && <StorageWarning />}
       <RestsToday line={line} />
       <SideBanner side={view.pen.aim.side} answers={view.answers} />
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
-        <div className="flex min-h-0 flex-1 flex-col justify-center">
-          <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
+        <div className="flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
+          <div className="min-h-0 flex-1">
+            <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
+          </div>
+          {isDesk && <QuickTells view={view} actions={actions} school={program.school} />}
         </div>
-        <div className="flex items-end justify-between gap-2 desk:hidden">
-          <Marks marks={view.answers.slice(-11).map(toMark)} kind={view.step.kind} spacing={24} />
-          {!isRunning && <DoneLink horseId={line.horse.id} gate={view.pen.gate} />}
-        </div>
-        <div className="desk:hidden">
-          <AdviceBar view={view} actions={actions} next={goNext} frightRule={program.frightRule} />
-        </div>
+        {!isDesk && (
+          <>
+            <div className="flex min-h-16 items-end justify-between gap-2">
+              <Marks marks={view.answers.slice(-11).map(toMark)} kind={view.step.kind} spacing={24} />
+              <div className={isRunning ? 'invisible' : ''}>
+                <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
+              </div>
+            </div>
+            {advice}
+          </>
+        )}
         <div className="flex flex-col justify-end gap-2 desk:justify-center">
-          {view.step.allRound && !isRunning && <StandRow view={view} line={line} actions={actions} />}
-          {isRunning && view.step.kind === 'accept' && <WorstRow view={view} actions={actions} />}
-          {!isRunning && view.answers.length > 0 && <CalmRow view={view} actions={actions} />}
-          <ActionRow view={view} actions={actions} more={more} />
+          {view.step.allRound && (
+            <div className={isRunning ? 'invisible' : ''}>
+              <StandRow view={view} line={line} actions={actions} />
+            </div>
+          )}
+          <MiddleRow view={view} pace={program.pace} actions={actions} />
+          <ActionRow
+            kind={view.step.kind}
+            sided={view.step.sided}
+            isRunning={isRunning}
+            aids={view.pen.running?.aids ?? 0}
+            hasAnswers={view.pen.answers.length > 0}
+            pace={program.pace}
+            actions={actions}
+            more={more}
+          />
           <MainButton
             kind={view.step.kind}
             isRunning={isRunning}
             settings={settings}
             press={actions.forward}
+            disabled={canKeep === false}
+            calmIsOpen={view.pen.calmFor !== null}
           />
         </div>
       </div>
-      <footer className="grid grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-8 border-t-2 border-ink bg-panel px-6 py-2 phone:hidden">
-        <div>
-          <Marks marks={view.answers.map(toMark)} kind={view.step.kind} />
-          <p className="text-quiet">{MARKS_KEY}</p>
-        </div>
-        <AdviceBar view={view} actions={actions} next={goNext} frightRule={program.frightRule} />
-      </footer>
-      <MoreSheet
-        open={sheet === 'more'}
-        view={view}
-        actions={actions}
-        next={goNext}
-        onClose={() => setSheet(null)}
-      />
-      <DangerSheet open={sheet === 'danger'} view={view} onClose={() => setSheet(null)} />
+      {isDesk && (
+        <footer className="grid grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-8 border-t-2 border-ink bg-panel px-6 py-2">
+          <div>
+            <Marks marks={view.answers.map(toMark)} kind={view.step.kind} />
+            <p className="text-quiet">{MARKS_KEY}</p>
+          </div>
+          {advice}
+        </footer>
+      )}
+      {sheet === 'more' && (
+        <MoreSheet
+          view={view}
+          actions={actions}
+          next={next}
+          school={program.school}
+          recall={recall}
+          onClose={closeSheet}
+        />
+      )}
+      {sheet === 'recall' && <RecallSheet view={view} actions={actions} onClose={closeSheet} />}
+      {sheet === 'danger' && <DangerSheet view={view} onClose={closeSheet} />}
     </main>
   )
 }
@@ -217,38 +264,42 @@ const toMark = (answer: PenView['answers'][number]) => ({
   half: answer.byChance || answer.recalled,
 })
 
+interface OpenProps extends Omit<RunningProps, 'view'> {
+  readonly wanted: Wanted
+}
+
+/** Apart from what it is made of: a press draws this and what lies in it, and asks nothing of the store's copies. */
+const OpenPen = ({ wanted, ...parts }: OpenProps) => {
+  const { line, program, settings, personId } = parts
+  useOpenPen(line, program, wanted, personId)
+  const view = usePenView(program, settings)
+  return view?.pen.horseId === line.horse.id ? <RunningPen {...parts} view={view} /> : <Loading />
+}
+
 /** One horse in the pen, readable at arm's length. */
 export const PenPage = () => {
   const { horseId = '' } = useParams()
   const [search] = useSearchParams()
+  const { state } = useLocation()
   const { data: me } = useMeQuery()
   const { data: line, error, refetch } = useLineQuery(horseId)
-  const { data: program } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
-  const settings = me?.person.settings
-  useOpenPen(line?.horse.id === horseId ? line : undefined, program?.program, {
-    step: search.get('step'),
-    gate: search.get('gate'),
-  })
-  const view = usePenView(program?.program, settings ?? FALLBACK)
+  // Never the program of the school before: the pen would open on steps the horse no longer has.
+  const { currentData: program } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
+  const made = useMemo(() => (line && program ? { line, program: program.program } : null), [line, program])
+  // While the program of a new school is on its way the pen stays open as it was: an ask may be running.
+  const [last, setLast] = useState(made)
+  if (made !== null && made !== last) setLast(made)
+  const open = made ?? last
   if (error && !line) return <Loading error={error} retry={() => void refetch()} />
-  if (!me || !settings || !line || !program || !view || view.pen.horseId !== horseId) return <Loading />
+  if (!me || open?.line.horse.id !== horseId) return <Loading />
   return (
-    <RunningPen
-      line={line}
-      program={program.program}
-      view={view}
-      settings={settings}
+    <OpenPen
+      {...open}
+      settings={me.person.settings}
       personId={me.person.id}
+      wanted={{ step: search.get('step'), gate: search.get('gate'), bursts: burstsIn(state) }}
     />
   )
-}
-
-const FALLBACK: Settings = {
-  theme: 'system',
-  pressLagSeconds: 0.4,
-  forwardKey: 'PageDown',
-  backKey: 'PageUp',
-  vibrate: true,
 }
 
 export default PenPage

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { PLAIN_ANSWER } from '../offline/plain-answer'
 import {
   aimed,
   answered,
@@ -6,6 +7,7 @@ import {
   dropped,
   penOpened,
   penSlice,
+  STANDING_ANYWHERE,
   started,
   takenBack,
   worsened,
@@ -16,17 +18,20 @@ import {
 const { reducer } = penSlice
 
 const PEN: PenState = {
+  personId: 'me',
   horseId: 'h',
+  programId: 'p',
   day: '2026-05-14',
   sessionId: 's',
   sessionKept: false,
   aim: { burst: 0, step: 'first-touch', side: 'right', rung: 2 },
-  stand: { place: null, moving: false },
+  stand: STANDING_ANYWHERE,
   bursts: [],
   gate: null,
   burstStartedAt: 100,
   running: null,
   answers: [],
+  danger: false,
   calmFor: null,
 }
 
@@ -37,13 +42,8 @@ const ANSWER: PenAnswer = {
   rung: 2,
   grade: 1,
   calm: null,
-  byChance: false,
-  recalled: false,
+  ...PLAIN_ANSWER,
   seconds: 2,
-  fault: null,
-  sign: null,
-  place: null,
-  moving: false,
   at: '2026-05-14T09:00:00Z',
 }
 

@@ -1,9 +1,11 @@
+import type { AnswerDetails } from '@still-pine/contract'
 import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
+import type { Zone } from '@still-pine/core/coverage'
 import type { Burst } from '@still-pine/core/plan'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One answer of this session, as the rail shows it. */
-export interface PenAnswer {
+export interface PenAnswer extends AnswerDetails {
   readonly id: string
   readonly step: string
   readonly side: Side
@@ -12,6 +14,7 @@ export interface PenAnswer {
   readonly calm: Calm | null
   readonly byChance: boolean
   readonly recalled: boolean
+  readonly uncued: boolean
   readonly seconds: number | null
   readonly fault: string | null
   readonly sign: string | null
@@ -29,13 +32,23 @@ export interface Aim {
   readonly rung: number
 }
 
-/** Where the person stands, and whether the horse moves; it holds until it is changed. */
+/** Where the person stands, where on the animal, and whether the horse moves; it holds until it is changed. */
 export interface Stand {
   readonly place: Place | null
+  readonly zone: Zone | null
   readonly moving: boolean
 }
 
-export const STANDING_ANYWHERE: Stand = { place: null, moving: false }
+export const STANDING_ANYWHERE: Stand = { place: null, zone: null, moving: false }
+
+/** An ask, accept or hold that runs. */
+export interface Running {
+  /** On a clock that cannot jump, milliseconds. */
+  readonly startedAt: number
+  readonly worst: Worst
+  readonly corrections: number
+  readonly aids: number
+}
 
 /** What is run, one after the other: the day's plan, or the checks a gate wants. */
 export interface Run {
@@ -44,7 +57,11 @@ export interface Run {
 }
 
 export interface PenState extends Run {
+  /** Who has the horse. */
+  readonly personId: string
   readonly horseId: string
+  /** The program it was opened with; a horse can be moved to another school meanwhile. */
+  readonly programId: string
   readonly day: string
   readonly sessionId: string
   /** The session itself has gone to the outbox. */
@@ -53,10 +70,11 @@ export interface PenState extends Run {
   readonly stand: Stand
   /** When this burst began, on the phone's clock. */
   readonly burstStartedAt: number
-  /** An ask, accept or hold that runs; times of a clock that cannot jump. */
-  readonly running: { readonly startedAt: number; readonly worst: Worst; readonly corrections: number } | null
+  readonly running: Running | null
   readonly answers: readonly PenAnswer[]
-  /** The answer whose calm can still be given with one press, and until when. */
+  /** A danger sign was recorded since this burst began. */
+  readonly danger: boolean
+  /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
   readonly calmFor: { readonly id: string; readonly until: number } | null
 }
 
@@ -79,13 +97,13 @@ export const penSlice = createSlice({
         running: null,
         calmFor: null,
         ...(state?.aim.step === aim.step ? {} : { stand: STANDING_ANYWHERE }),
-        ...(isSameBurst ? {} : { burstStartedAt: now }),
+        ...(isSameBurst ? {} : { burstStartedAt: now, danger: false }),
       }) as never
     },
     stoodAt: (state, { payload }: PayloadAction<Stand>) => change(state, { stand: payload }) as never,
     started: (state, { payload }: PayloadAction<number>) =>
       change(state, {
-        running: { startedAt: payload, worst: 'nothing', corrections: 0 },
+        running: { startedAt: payload, worst: 'nothing', corrections: 0, aids: 0 },
         calmFor: null,
       }) as never,
     worsened: (state, { payload }: PayloadAction<Worst>) => {
@@ -97,6 +115,11 @@ export const penSlice = createSlice({
       (state?.running
         ? change(state, { running: { ...state.running, corrections: state.running.corrections + 1 } })
         : state) as never,
+    aidGiven: (state) =>
+      (state?.running
+        ? change(state, { running: { ...state.running, aids: state.running.aids + 1 } })
+        : state) as never,
+    dangerSeen: (state) => change(state, { danger: true, running: null }) as never,
     dropped: (state) => change(state, { running: null }) as never,
     sessionWasKept: (state) => change(state, { sessionKept: true }) as never,
     answered: (state, { payload }: PayloadAction<{ answer: PenAnswer; calmUntil: number | null }>) =>
@@ -126,6 +149,8 @@ export const {
   started,
   worsened,
   corrected,
+  aidGiven,
+  dangerSeen,
   dropped,
   sessionWasKept,
   answered,

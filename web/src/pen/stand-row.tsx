@@ -1,7 +1,8 @@
 import type { Line } from '@still-pine/contract'
 import { PLACE_WORDS, PLACES, type Place } from '@still-pine/core/answer'
 import { Button } from '../ui/button'
-import type { PenActions, PenView } from './use-pen'
+import type { PenView } from './use-pen'
+import type { PenActions } from './use-pen-actions'
 
 interface Props {
   readonly view: PenView

@@ -1,10 +1,11 @@
 import type { Settings } from '@still-pine/contract'
 import type { Grade } from '@still-pine/core/answer'
 import { useEffect } from 'react'
+import { swallowSpace } from '../ui/space-key'
 import { isTyping } from '../ui/typing'
-import type { PenActions } from './use-pen'
+import type { PenActions } from './use-pen-actions'
 
-/** A held button of the remote switches sides; it repeats after about this long. */
+/** Forward held switches sides, back held breaks off; a held key repeats after about this long. */
 const HELD_REPEATS = 8
 
 interface PenKeys {
@@ -14,10 +15,11 @@ interface PenKeys {
   /** Off while a sheet has the keyboard. */
   readonly enabled: boolean
   readonly openFaults: () => void
+  readonly recall: () => void
 }
 
 /** Keys of the pen, and the two of the remote. A key that is held down counts once. */
-export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults }: PenKeys): void => {
+export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults, recall }: PenKeys): void => {
   useEffect(() => {
     if (!enabled) return
     let repeats = 0
@@ -29,8 +31,12 @@ export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults }
       l: () => actions.calm(0),
       u: actions.undo,
       c: actions.byChance,
+      o: actions.uncued,
+      a: actions.aid,
+      r: actions.breakOff,
       s: actions.switchSide,
       f: openFaults,
+      m: recall,
       ArrowUp: () => actions.moveRung(1),
       ArrowDown: () => actions.moveRung(-1),
       [settings.forwardKey]: actions.forward,
@@ -45,22 +51,20 @@ export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults }
       event.preventDefault()
       if (event.repeat) {
         repeats += 1
-        if (key === settings.forwardKey && isRunning && repeats === HELD_REPEATS) actions.switchSide()
+        if (repeats !== HELD_REPEATS) return
+        if (key === settings.forwardKey && isRunning) actions.switchSide()
+        if (key === settings.backKey && isRunning) actions.breakOff()
         return
       }
       repeats = 0
       if (isGrade) actions.grade((Number(key) - 1) as Grade)
       else once[key]!()
     }
-    // Space acts on keydown here; its keyup must not click the button in focus as well.
-    const release = (event: KeyboardEvent): void => {
-      if (event.key === ' ' && !isTyping(event.target)) event.preventDefault()
-    }
     window.addEventListener('keydown', press)
-    window.addEventListener('keyup', release)
+    window.addEventListener('keyup', swallowSpace)
     return () => {
       window.removeEventListener('keydown', press)
-      window.removeEventListener('keyup', release)
+      window.removeEventListener('keyup', swallowSpace)
     }
-  }, [actions, enabled, isRunning, openFaults, settings.backKey, settings.forwardKey])
+  }, [actions, enabled, isRunning, openFaults, recall, settings.backKey, settings.forwardKey])
 }

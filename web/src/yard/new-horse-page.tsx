@@ -1,4 +1,5 @@
 import { HorseForm, KINDS, SEXES } from '@still-pine/contract'
+import { FEET_FIRST } from '@still-pine/core/program'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -8,6 +9,7 @@ import { problemOf, useMeQuery, usePutHorseMutation, wordsFor } from '../app/api
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
 import { Loading } from '../ui/loading'
+import { SchoolPicker } from './schools/school-picker'
 
 const upper = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1)
 
@@ -15,6 +17,7 @@ const Form = ({ today }: { today: string }) => {
   const navigate = useNavigate()
   // The id is made once, so that pressing twice adds one horse.
   const [id] = useState(() => uuid())
+  const [school, setSchool] = useState(FEET_FIRST.school)
   const [putHorse, { error, isLoading }] = usePutHorseMutation()
   const { register, handleSubmit, formState, setError } = useForm<HorseForm>({
     resolver: zodResolver(HorseForm),
@@ -32,7 +35,7 @@ const Form = ({ today }: { today: string }) => {
   const { errors } = formState
 
   const save = async (form: HorseForm): Promise<void> => {
-    const done = await putHorse({ id, body: { ...form, version: 0 } })
+    const done = await putHorse({ id, body: { ...form, school, version: 0 } })
     for (const { path, message } of problemOf(done.error)?.fields ?? [])
       setError(path as keyof HorseForm, { message })
     if (!done.error) void navigate(`/horses/${id}`)
@@ -94,8 +97,9 @@ const Form = ({ today }: { today: string }) => {
         <input type="checkbox" className="size-6" {...register('handled')} />
         Handled before
       </label>
+      <SchoolPicker school={school} onPick={setSchool} />
       <p className="text-quiet">
-        School: Feet First. Every step begins New, whatever it could elsewhere, until it is asked here.
+        Every step begins New, whatever it could elsewhere, until it is asked here.
       </p>
       <Button look="act" type="submit" className="min-h-14 text-xl" disabled={isLoading}>
         Add this horse

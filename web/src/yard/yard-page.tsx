@@ -4,16 +4,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import {
-  api,
-  useMeQuery,
-  usePeopleQuery,
-  useSaveSettingsMutation,
-  useSignOutMutation,
-  useTodayQuery,
-  wordsFor,
-} from '../app/api'
-import { useAppDispatch } from '../app/store'
+import { useMeQuery, usePeopleQuery, useSaveSettingsMutation, useTodayQuery, wordsFor } from '../app/api'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
 import { Loading } from '../ui/loading'
@@ -200,28 +191,31 @@ const Files = ({ rows }: { rows: readonly TodayRow[] }) => (
 const YardPage = () => {
   const { data: me } = useMeQuery()
   const { data: today } = useTodayQuery()
-  const [signOut] = useSignOutMutation()
-  const dispatch = useAppDispatch()
   if (!me) return <Loading />
-  const leave = async (): Promise<void> => {
-    await signOut()
-    dispatch(api.util.resetApiState())
-  }
   return (
     <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">{me.yard.name}</h1>
         <p>
           {me.person.name}, {me.person.role}.{' '}
-          <Button look="quiet" onClick={() => void leave()}>
-            Sign out
-          </Button>
+          <Link className="inline-flex min-h-11 items-center underline" to="/yard/waiting">
+            What is saved, devices, sign out
+          </Link>
         </p>
       </div>
       <div className="grid gap-8 desk:grid-cols-3">
         <Horses />
         <div className="flex flex-col gap-8">
           <People />
+          <section className="flex flex-col gap-2">
+            <h2 className="text-2xl">Schools</h2>
+            <Link className="inline-flex min-h-11 items-center underline" to="/yard/schools">
+              Four ways of working, side by side
+            </Link>
+            <Link className="inline-flex min-h-11 items-center underline" to="/practice">
+              Practice pen
+            </Link>
+          </section>
           {mayDo(me.person.role, 'take-out') && <Files rows={today?.rows ?? []} />}
         </div>
         <SettingsForm settings={me.person.settings} />

@@ -14,10 +14,12 @@ const DESK_ROWS = [
 ] as const
 
 /** Arrow keys walk along the rope from scale to scale. */
-const walk = (event: KeyboardEvent<HTMLElement>, steps: readonly Step[], focus: string | null): void => {
+const walk = (event: KeyboardEvent<HTMLElement>, steps: readonly Step[]): void => {
   const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
   if (by === undefined) return
-  const at = steps.findIndex(({ key }) => key === focus)
+  // Where the focus is, and not where it was drawn last: a key may come before the next drawing.
+  const scale = (event.target as Element).closest('[data-step]')
+  const at = steps.findIndex(({ key }) => key === scale?.getAttribute('data-step'))
   const next = steps[Math.max(0, Math.min(steps.length - 1, at + by))]
   if (!next) return
   event.preventDefault()
@@ -55,7 +57,7 @@ export const LineDrawing = ({ program, line }: { program: Program; line: Line })
     <section
       aria-label="The Line"
       className="flex flex-col gap-2"
-      onKeyDown={(event) => walk(event, program.steps, focus)}
+      onKeyDown={(event) => walk(event, program.steps)}
       onMouseLeave={() => setFocus(null)}
     >
       <div ref={ref} className={isStrip ? 'overflow-x-auto' : ''}>

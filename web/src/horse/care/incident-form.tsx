@@ -3,9 +3,10 @@ import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutIncidentMutation, wordsFor } from '../../app/api'
+import { useMeQuery } from '../../app/api'
+import { keepHere } from '../../offline/keep'
 import { Button } from '../../ui/button'
-import { Field, INPUT, Notice } from '../../ui/field'
+import { Field, INPUT } from '../../ui/field'
 import { INCIDENT_WORDS } from './incident-words'
 
 type Form = BodyOf<'putIncident'>
@@ -35,13 +36,13 @@ const formOf = ({ id: _id, ...form }: Incident): Form => form
 /** Tells an incident: what, where, on which side, in which step, what was before and what came after. */
 export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) => {
   const [form, setForm] = useState<Form>(told ? formOf(told) : blank(today))
-  const [put, { error, isLoading }] = usePutIncidentMutation()
+  const { data: me } = useMeQuery()
   const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
   const step = form.step ? stepOf(program, form.step) : undefined
   const sides = step ? sidesOf(step).filter((side) => side !== 'none') : (['left', 'right'] as const)
   const keep = async (): Promise<void> => {
-    const done = await put({ horseId, id: told?.id ?? uuid(), body: form })
-    if (done.error) return
+    const item = { do: 'incident' as const, id: told?.id ?? uuid(), horseId, incident: form }
+    if (!me || !(await keepHere(me.person.id, horseId, item))) return
     toast(`Kept: ${INCIDENT_WORDS[form.kind].toLowerCase()}.`)
     onDone()
   }
@@ -153,14 +154,11 @@ export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) =
       {words('Before it', 'before', 'What was being asked, what was seen first.')}
       {words('After it', 'after', 'What was done, how the horse came out of it.')}
       <div className="flex gap-3">
-        <Button type="submit" disabled={isLoading}>
-          Keep it
-        </Button>
+        <Button type="submit">Keep it</Button>
         <Button look="quiet" onClick={onDone}>
           Leave it
         </Button>
       </div>
-      {error && <Notice tone="stop">{wordsFor(error)}</Notice>}
     </form>
   )
 }

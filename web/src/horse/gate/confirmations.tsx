@@ -1,7 +1,8 @@
 import type { Line } from '@still-pine/contract'
 import { useState } from 'react'
-import { toast } from 'sonner'
-import { usePutConfirmationsMutation, wordsFor } from '../../app/api'
+import { v7 as uuid } from 'uuid'
+import { useMeQuery } from '../../app/api'
+import { keepHere } from '../../offline/keep'
 
 export const CONFIRM = {
   helper: 'A second person is here',
@@ -15,17 +16,16 @@ export type Confirmable = keyof typeof CONFIRM
 
 /** What is seen at the pen on the day itself. */
 export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: readonly Confirmable[] }) => {
-  const [confirm] = usePutConfirmationsMutation()
-  // What was just ticked stands at once; the server's word replaces it when it comes.
+  const { data: me } = useMeQuery()
+  // What was just ticked stands at once; the verdict follows when it is worked out anew.
   const [ticked, setTicked] = useState<readonly Confirmable[] | null>(null)
   const standing = ticked ?? line.confirmed
   const toggle = async (rule: Confirmable): Promise<void> => {
     const next = standing.includes(rule) ? standing.filter((one) => one !== rule) : [...standing, rule]
     setTicked(next)
-    const done = await confirm({ horseId: line.horse.id, day: line.day, body: { confirmed: next } })
-    if (!done.error) return
-    setTicked(null)
-    toast.error(wordsFor(done.error))
+    const horseId = line.horse.id
+    const item = { do: 'confirm' as const, id: uuid(), horseId, day: line.day, confirmed: next }
+    if (!me || !(await keepHere(me.person.id, horseId, item))) setTicked(null)
   }
   return (
     <section>

@@ -47,6 +47,14 @@ const GatePage = () => {
           {longDay(gate.day)}. {gate.sentence}
         </p>
       </div>
+      {gateKey === 'farrier' && (
+        <Link
+          className="no-print inline-flex min-h-11 items-center underline"
+          to={`/horses/${horseId}/farrier`}
+        >
+          A sheet for the farrier, to print
+        </Link>
+      )}
       {overrules.map((one) => (
         <p key={one.id} className="border-l-4 border-worn bg-panel px-4 py-2">
           Overruled today by {one.byName} ({VERDICTS[one.verdict]}): {one.reason}

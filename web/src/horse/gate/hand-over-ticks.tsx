@@ -7,15 +7,18 @@ import { usePutHandOverMutation, wordsFor } from '../../app/api'
 /** The steps this horse is to leave with, ticked by the yard. */
 export const HandOverTicks = ({ line, program }: { line: Line; program: Program }) => {
   const { id, handOver, version } = line.horse
-  const [put, { isLoading }] = usePutHandOverMutation()
-  // What was just ticked stands at once; the server's word replaces it when it comes.
-  const [ticked, setTicked] = useState<readonly string[] | null>(null)
-  const standing = isLoading && ticked ? ticked : handOver
+  const [put] = usePutHandOverMutation()
+  // What was just ticked stands at once, until the horse is read again with it.
+  const [ticked, setTicked] = useState<{ steps: readonly string[]; version: number } | null>(null)
+  const isOnItsWay = ticked?.version === version
+  const standing = isOnItsWay ? ticked.steps : handOver
   const toggle = async (step: string): Promise<void> => {
     const steps = standing.includes(step) ? standing.filter((one) => one !== step) : [...standing, step]
-    setTicked(steps)
+    setTicked({ steps, version })
     const done = await put({ horseId: id, body: { steps, version } })
-    if (done.error) toast.error(wordsFor(done.error))
+    if (!done.error) return
+    setTicked(null)
+    toast.error(wordsFor(done.error))
   }
   const isBegun = (stage: number): boolean =>
     program.steps.some(
@@ -42,7 +45,7 @@ export const HandOverTicks = ({ line, program }: { line: Line; program: Program 
                   <input
                     type="checkbox"
                     className="size-6"
-                    disabled={isLoading}
+                    disabled={isOnItsWay}
                     checked={standing.includes(key)}
                     onChange={() => void toggle(key)}
                   />

@@ -1,0 +1,32 @@
+import type { Workbox } from 'workbox-window'
+import { updateCame } from '../offline/sync-slice'
+import { store } from './store'
+
+let workbox: Workbox | undefined
+/** A person in this tab asked for the new version. */
+let isAsked = false
+/** Another tab asked for it, and it is there. */
+let isInPlace = false
+
+/** Keeps the app on this device, and says when a newer one waits. */
+export const keepInstalled = async (): Promise<void> => {
+  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
+  const { Workbox } = await import('workbox-window')
+  workbox = new Workbox('/service-worker.js')
+  workbox.addEventListener('waiting', () => void store.dispatch(updateCame()))
+  workbox.addEventListener('controlling', (event) => {
+    if (!event.isUpdate) return
+    if (isAsked) return window.location.reload()
+    // Somebody may be in the middle of a horse here: this tab loads anew when its own person says so.
+    isInPlace = true
+    store.dispatch(updateCame())
+  })
+  await workbox.register()
+}
+
+/** Puts the waiting version in place; the page loads anew with it. */
+export const takeUpdate = (): void => {
+  if (isInPlace) return window.location.reload()
+  isAsked = true
+  workbox?.messageSkipWaiting()
+}

@@ -1,0 +1,36 @@
+import { count } from '@still-pine/core/answer'
+import { entriesOf } from '../offline/outbox'
+import { device } from '../offline/device'
+import { useLiveQuery } from '../offline/use-live-query'
+import { handOver, waitingFile } from '../offline/waiting-file'
+import { nameOf } from '../offline/who'
+import { Button } from '../ui/button'
+
+const whoWaits = async () => {
+  const people = (await device.waiting.orderBy('personId').uniqueKeys()) as string[]
+  return Promise.all(people.map(async (id) => ({ id, name: await nameOf(id), entries: await entriesOf(id) })))
+}
+
+/** What waits on this device for people who are not signed in: theirs alone, and never lost. */
+export const WaitsHere = () => {
+  const people = useLiveQuery(whoWaits, []) ?? []
+  if (people.length === 0) return null
+  return (
+    <section className="flex flex-col gap-2 border-l-4 border-ink bg-panel p-4">
+      {people.map(({ id, name, entries }) => (
+        <div key={id} className="flex flex-col items-start gap-2">
+          <p>
+            {count(entries.length, 'entry', 'entries')} of {name} {entries.length === 1 ? 'waits' : 'wait'} on
+            this device. They are sent when {name} signs in here.
+          </p>
+          <Button
+            look="quiet"
+            onClick={() => handOver(waitingFile(entries, name, new Date()), 'still-pine-waiting.json')}
+          >
+            Save them as a file
+          </Button>
+        </div>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,50 @@
+import { device, OWED, PERSON, type KeptReply } from './device'
+
+/** What the first page is made from, as it lies on this device. */
+interface Early {
+  readonly isSignOutOwed: boolean
+  readonly replies: Map<string, KeptReply>
+}
+
+/** Longer than this after the start it is read anew: another tab may have changed it. */
+const EARLY_MS = 5_000
+
+const HORSE = /^\/(?:before|pen|after|horses)\/([0-9a-f-]{36})/
+
+const read = (path: string): Promise<Early | null> =>
+  device.transaction('r', [device.facts, device.replies], async () => {
+    const [person, owed] = await device.facts.bulkGet([PERSON, OWED])
+    const personId = person?.value
+    if (typeof personId !== 'string') return null
+    const horseId = HORSE.exec(path)?.[1]
+    const lineKey = `horses/${horseId}/line`
+    const [about, me, line] = await device.replies.bulkGet([
+      ['', 'about'],
+      [personId, 'me'],
+      [personId, lineKey],
+    ])
+    const { horse } = (line?.body ?? {}) as { horse?: { programId?: string } }
+    const programKey = `programs/${horse?.programId}`
+    const program = line && (await device.replies.get([personId, programKey]))
+    const found = [about, me, line, program].filter((one) => one !== undefined)
+    return { isSignOutOwed: owed?.value === true, replies: new Map(found.map((one) => [one.key, one])) }
+  })
+
+let early: Promise<Early | null> = Promise.resolve(null)
+
+/** Reads in one go what the first page asks for one by one, while the page is still being built. */
+export const readEarly = (path: string): void => {
+  early = read(path).catch(() => null)
+  setTimeout(forgetEarly, EARLY_MS)
+}
+
+/** Something of it was changed here. */
+export const forgetEarly = (): void => {
+  early = Promise.resolve(null)
+}
+
+export const earlyReply = async (key: string): Promise<KeptReply | undefined> =>
+  (await early)?.replies.get(key)
+
+/** `undefined` where it was not read early. */
+export const earlySignOutOwed = async (): Promise<boolean | undefined> => (await early)?.isSignOutOwed

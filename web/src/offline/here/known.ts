@@ -1,0 +1,53 @@
+import { TZDate } from '@date-fns/tz'
+import type { Line, Me } from '@still-pine/contract'
+import { format } from 'date-fns'
+import { device, type Waiting } from '../device'
+import { isReadable } from '../outbox'
+import { keptReply } from '../replies'
+
+export const dayInZone =
+  (timeZone: string) =>
+  (at: string | number): string =>
+    format(new TZDate(typeof at === 'number' ? at : Date.parse(at), timeZone), 'yyyy-MM-dd')
+
+export const bodyOf = async <T>(key: string): Promise<T | undefined> =>
+  (await keptReply(key))?.body as T | undefined
+
+export const lineKey = (horseId: string): string => `horses/${horseId}/line`
+
+/** What one person has waiting for one horse, oldest first. */
+export const waitingFor = async (personId: string, horseId: string): Promise<Waiting[]> => {
+  const all = await device.waiting.where('personId').equals(personId).sortBy('order')
+  return all.filter((entry) => entry.horseId === horseId && isReadable(entry))
+}
+
+/** Who is signed in, with what day it is by this device. */
+export const meHere = async (now: number): Promise<Me | undefined> => {
+  const me = await bodyOf<Me>('me')
+  return me && { ...me, today: dayInZone(me.yard.timeZone)(now) }
+}
+
+/** A Line of today that nothing was added to since; what is carried from the server takes an older one away. */
+export const lineKnown = async (me: Me, horseId: string): Promise<Line | undefined> => {
+  const [kept, waiting] = await Promise.all([keptReply(lineKey(horseId)), waitingFor(me.person.id, horseId)])
+  const line = kept?.body as Line | undefined
+  if (!kept || line?.day !== me.today) return undefined
+  return waiting.every(({ keptAt }) => keptAt < kept.at) ? line : undefined
+}
+
+const LINE = /^horses\/([^/?]+)\/line$/
+
+/** Answers that need nothing worked out: read at once, without waking the worker. */
+export const knownHere = async (key: string, now: number): Promise<unknown> => {
+  if (key === 'me') return meHere(now)
+  const horseId = LINE.exec(key)?.[1]
+  if (horseId === undefined) return undefined
+  const me = await meHere(now)
+  return me && lineKnown(me, horseId)
+}
+
+/** The questions whose answers are worked out from what lies here, on the worker. */
+export const isWorkedOut = (key: string): boolean =>
+  /^(today$|sessions\b|horses\/[^/?]+\/(line(\?on=[\d-]+)?|worked|checks|incidents|steps\/[^/?]+\/answers)$)/.test(
+    key,
+  )

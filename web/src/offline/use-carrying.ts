@@ -1,0 +1,92 @@
+import { useEffect } from 'react'
+import { api, useTodayQuery } from '../app/api'
+import { store, useAppDispatch, useAppSelector } from '../app/store'
+import { carryHorse, type AskCarry } from './carry'
+import { readHere } from '../threads/reader'
+import { forgetOldReplies } from './replies'
+import { device } from './device'
+
+/** What was carried so lately is not asked for again without a reason. */
+const FRESH_MS = 10 * 60_000
+
+const LOOK_EVERY_MS = 1_000
+const QUIET_MS = 15_000
+
+/** In the pen nothing is fetched or worked out for later until nothing was asked for so long: it would hold up a press. */
+const untilNobodyAsks = async (): Promise<void> => {
+  const asked = (): number => store.getState().pen?.answers.length ?? 0
+  let before = asked()
+  let quietSince = performance.now()
+  while (store.getState().pen !== null && performance.now() - quietSince < QUIET_MS) {
+    await new Promise((resolve) => setTimeout(resolve, LOOK_EVERY_MS))
+    if (store.getState().pen?.running || asked() !== before) quietSince = performance.now()
+    before = asked()
+  }
+}
+
+/** When each horse was carried last: remembered here, for what is carried is long to read. */
+const carriedAt = new Map<string, number>()
+
+const lastCarried = async (personId: string, horseId: string): Promise<number> => {
+  const key = `${personId}/${horseId}`
+  const known = carriedAt.get(key) ?? (await device.carried.get([personId, horseId]))?.at ?? 0
+  carriedAt.set(key, known)
+  return known
+}
+
+const isFresh = async (personId: string, horseId: string, sentAt: number): Promise<boolean> => {
+  const at = await lastCarried(personId, horseId)
+  return at > sentAt && Date.now() - at < FRESH_MS
+}
+
+/** When answers of a horse reached the server last, so that they are carried back. */
+const sentAt = new Map<string, number>()
+export const wasSent = (horseIds: readonly string[]): void => {
+  for (const id of horseIds) sentAt.set(id, Date.now())
+}
+
+let carrying: Promise<void> = Promise.resolve()
+
+/** Takes today's horses along, with their programs, one after the other, while there is signal. */
+export const useCarrying = (personId: string | undefined): void => {
+  const dispatch = useAppDispatch()
+  const { data } = useTodayQuery(undefined, { skip: personId === undefined })
+  const isAway = useAppSelector(({ sync }) => sync.isAway)
+  const waiting = useAppSelector(({ sync }) => sync.waiting)
+  useEffect(() => {
+    if (personId === undefined || data === undefined || isAway || waiting > 0) return
+    let over = false
+    const ask: AskCarry = async (horseId, cursor) => {
+      await untilNobodyAsks()
+      const found = dispatch(api.endpoints.carry.initiate({ horseId, ...cursor }, { forceRefetch: true }))
+      const { data: page } = await found
+      found.unsubscribe()
+      return page ?? null
+    }
+    const all = async (): Promise<void> => {
+      await untilNobodyAsks()
+      if (over) return
+      await forgetOldReplies(Date.now())
+      for (const { horse } of data.rows) {
+        if (over) return
+        if (await isFresh(personId, horse.id, sentAt.get(horse.id) ?? 0)) continue
+        const program = dispatch(api.endpoints.program.initiate(horse.programId))
+        await program
+        program.unsubscribe()
+        const now = Date.now()
+        const outcome = await carryHorse(personId, horse.id, ask, now)
+        if (outcome === 'away') return
+        carriedAt.set(`${personId}/${horse.id}`, now)
+        // Worked out now, away from the page, it is there at once when there is no signal.
+        if (outcome !== 'new') continue
+        await untilNobodyAsks()
+        await readHere(`horses/${horse.id}/line`)
+      }
+    }
+    // A device without room goes without; what is logged is kept all the same.
+    carrying = carrying.then(all).catch(() => undefined)
+    return () => {
+      over = true
+    }
+  }, [data, dispatch, isAway, personId, waiting])
+}

@@ -1,0 +1,48 @@
+import type { Line } from '@still-pine/contract'
+import { adviceFor, feetHaveGoneDull, usualGrade, type Advice, type Side } from '@still-pine/core/answer'
+import type { Aim } from './pen-slice'
+import type { PenView } from './use-pen'
+
+/** Advice on the track now asked. */
+export const penAdvice = ({ pen, answers }: PenView, nowMs: number): Advice | null => {
+  const { side } = pen.aim
+  const asked = answers.filter(({ recalled }) => !recalled)
+  return adviceFor({
+    here: asked.filter((answer) => answer.side === side),
+    there: asked.filter((answer) => answer.side !== side),
+    side,
+    seconds: Math.max(0, (nowMs - pen.burstStartedAt) / 1000),
+    danger: pen.danger,
+  })
+}
+
+/** The light ask that follows an accept burst, where the plan has one. */
+const lightAskOf = ({ pen }: PenView) =>
+  pen.aim.burst === null ? null : (pen.bursts[pen.aim.burst]?.lightAsk ?? null)
+
+const isAtLightAsk = (view: PenView): boolean => lightAskOf(view)?.step === view.step.key
+
+/** Where the light ask aims, once the accept was worked and the feet have not been asked yet. */
+export const aimAtFeet = (view: PenView, line: Line): Aim | null => {
+  const ask = lightAskOf(view)
+  if (!ask || view.step.kind !== 'accept' || view.answers.length === 0) return null
+  const sides: readonly Side[] = line.tracks.filter(({ step }) => step === ask.step).map(({ side }) => side)
+  const side = sides.includes(view.pen.aim.side) ? view.pen.aim.side : sides[0]
+  return side === undefined ? null : { burst: view.pen.aim.burst, step: ask.step, side, rung: ask.rung }
+}
+
+/** After the light ask: whether the feet still listen. */
+export const feetAdvice = (view: PenView, line: Line): Advice | null => {
+  if (!isAtLightAsk(view)) return null
+  const last = view.answers.at(-1)
+  if (!last || view.pen.running) return null
+  const track = line.tracks.find(({ step, side }) => step === last.step && side === last.side)
+  const usual = usualGrade(track?.view.recent ?? [])
+  return feetHaveGoneDull(usual, last.grade)
+    ? {
+        kind: 'pattern',
+        headline: 'The feet have gone to sleep',
+        reason: 'Two grades worse than usual: leave the quieting and wake the feet.',
+      }
+    : { kind: 'leave', headline: 'The feet still listen', reason: 'As light as usual. Go on.' }
+}

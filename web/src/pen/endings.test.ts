@@ -1,0 +1,49 @@
+import { FEET_FIRST, LIGHT_AIDS, STAND_FIRST } from '@still-pine/core/program'
+import { describe, expect, it } from 'vitest'
+import { endedTakenAway, endedWell, endedWithout } from './endings'
+
+const RUNNING = { startedAt: 0, worst: 'nothing', corrections: 0, aids: 0 } as const
+
+const course = (over: object) =>
+  ({ kind: 'ask', pace: FEET_FIRST.pace, running: RUNNING, seconds: 2, lagSeconds: 0.4, ...over }) as never
+
+describe('how a running ask, accept or hold ends', () => {
+  it('grades an ask by its seconds where the feel grows', () => {
+    expect(endedWell(course({}))).toEqual({ grade: 1, seconds: 1.6, ending: null, aids: null })
+  })
+
+  it('grades an ask by its aids in a school that counts them, and keeps how many', () => {
+    const running = { ...RUNNING, aids: 2 }
+    expect(endedWell(course({ pace: LIGHT_AIDS.pace, running }))).toMatchObject({ grade: 2, aids: 2 })
+    expect(endedWell(course({ pace: STAND_FIRST.pace, running, seconds: 40 }))).toMatchObject({ grade: 2 })
+    expect(endedWithout(course({ pace: LIGHT_AIDS.pace, running }))).toMatchObject({ grade: 4, aids: 2 })
+  })
+
+  it('grades an accept by its worst and says how it ended', () => {
+    const running = { ...RUNNING, worst: 'moved' }
+    expect(endedWell(course({ kind: 'accept', running, seconds: 12.4 }))).toEqual({
+      grade: 3,
+      seconds: 12,
+      ending: 'held',
+      aids: null,
+    })
+    expect(endedTakenAway(course({ kind: 'accept', running }))).toMatchObject({
+      ending: 'left-moving',
+      grade: 3,
+    })
+    expect(endedTakenAway(course({ kind: 'accept' }))).toMatchObject({ ending: 'left-before', grade: 0 })
+  })
+
+  it('grades a hold by its corrections, and a hold that was left as no answer', () => {
+    const running = { ...RUNNING, corrections: 2 }
+    expect(endedWell(course({ kind: 'hold', running, seconds: 30.4 }))).toMatchObject({
+      grade: 2,
+      seconds: 30,
+    })
+    expect(endedWithout(course({ kind: 'hold', running }))).toMatchObject({
+      grade: 4,
+      seconds: null,
+      aids: null,
+    })
+  })
+})

@@ -1,0 +1,33 @@
+import type { Line } from '@still-pine/contract'
+import type { Program } from '@still-pine/core/program'
+import { memo } from 'react'
+
+interface Props {
+  readonly line: Line
+  readonly program: Program
+  readonly stepKey: string
+  readonly onPick: (step: string) => void
+}
+
+/** Every open step; remembered, for it is long and an answer does not change it. */
+export const StepPicker = memo(({ line, program, stepKey, onPick }: Props) => {
+  const closed = new Set(line.plan.closed.map(({ step }) => step))
+  return (
+    <label className="flex items-center gap-2">
+      <span className="sr-only">Step</span>
+      <select
+        className="min-h-11 max-w-full rounded-md border-2 border-line bg-panel px-2 font-name text-xl font-bold phone:min-h-14"
+        value={stepKey}
+        onChange={(event) => onPick(event.target.value)}
+      >
+        {program.steps
+          .filter(({ key }) => !closed.has(key) || key === stepKey)
+          .map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+      </select>
+    </label>
+  )
+})

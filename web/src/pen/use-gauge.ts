@@ -1,0 +1,37 @@
+import type { Sample } from '@still-pine/core/feel'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import {
+  allReadings,
+  forgetReadings,
+  gaugeState,
+  onReading,
+  samplesSince,
+  type GaugeState,
+} from './gauge-feed'
+
+/** Listens to a remote's channel and to a rope gauge while the pen is open. */
+export const useDevices = (): void => {
+  useEffect(() => {
+    let stops: (() => void)[] = []
+    let isOver = false
+    // What comes over a channel is checked by a library that the pen does without until it is drawn.
+    void import('./device-channels').then(({ listenToGauge, listenToRemote }) => {
+      if (!isOver) stops = [listenToGauge(), listenToRemote()]
+    })
+    return () => {
+      isOver = true
+      for (const stop of stops) stop()
+      forgetReadings()
+    }
+  }, [])
+}
+
+/** The pull on the rope since an ask began, and whether the gauge still speaks. */
+export const usePull = (
+  startedAt: number | null,
+  now: number,
+): { samples: readonly Sample[]; state: GaugeState } => {
+  const all = useSyncExternalStore(onReading, allReadings)
+  const samples = useMemo(() => (startedAt === null ? [] : samplesSince(all, startedAt)), [all, startedAt])
+  return { samples, state: all.length === 0 ? 'none' : gaugeState(now) }
+}

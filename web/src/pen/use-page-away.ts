@@ -1,0 +1,21 @@
+import { useEffect } from 'react'
+import { toast } from 'sonner'
+import { useAppDispatch } from '../app/store'
+import { dropped } from './pen-slice'
+import type { PenView } from './use-pen'
+
+/** An ask or an accept that runs while a call takes the screen is not timed by anybody: it is dropped, and said so. */
+export const useDropWhenAway = (view: PenView | null): void => {
+  const dispatch = useAppDispatch()
+  const isTimed = view !== null && view.pen.running !== null && view.step.kind !== 'hold'
+  useEffect(() => {
+    if (!isTimed) return
+    const drop = (): void => {
+      if (document.visibilityState !== 'hidden') return
+      dispatch(dropped())
+      toast('The screen was away, so that one was not timed. Ask it again.')
+    }
+    document.addEventListener('visibilitychange', drop)
+    return () => document.removeEventListener('visibilitychange', drop)
+  }, [dispatch, isTimed])
+}

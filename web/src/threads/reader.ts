@@ -1,0 +1,18 @@
+import { wrap, type Remote } from 'comlink'
+import { isWorkedOut, knownHere } from '../offline/here/known'
+import type { Reading } from './reader.worker'
+
+let started: Remote<Reading> | undefined
+
+/** Worked out on a worker, which is started when it is first needed. */
+const workOut = (key: string): Promise<unknown> => {
+  started ??= wrap<Reading>(new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' }))
+  return started.read(key, Date.now())
+}
+
+/** Reads an answer from this device; `undefined` where it is not known here. */
+export const readHere = async (key: string): Promise<unknown> => {
+  const known = await knownHere(key, Date.now())
+  if (known !== undefined) return known
+  return isWorkedOut(key) ? workOut(key) : undefined
+}

@@ -1,0 +1,45 @@
+import { toast } from 'sonner'
+import { useDevicesQuery, usePutCutOffMutation, wordsFor } from '../../app/api'
+import { Button } from '../../ui/button'
+import { clock, longDay } from '../../ui/words'
+
+/** The browsers people signed in on; a lost phone is cut off here. */
+export const Devices = () => {
+  const { data } = useDevicesQuery()
+  const [put] = usePutCutOffMutation()
+  const cut = async (personId: string, deviceId: string, cutOff: boolean): Promise<void> => {
+    const done = await put({ personId, deviceId, cutOff })
+    if (done.error) toast.error(wordsFor(done.error))
+    else if (cutOff)
+      toast('Cut off. What it shows goes the next time it finds signal; what waits on it stays on it.', {
+        duration: 12_000,
+        action: { label: 'Undo', onClick: () => void cut(personId, deviceId, false) },
+      })
+  }
+  return (
+    <section className="flex flex-col gap-2">
+      <h2 className="text-2xl">Devices</h2>
+      <p>A phone that is lost can be cut off: it is signed out and its copies go.</p>
+      {!data && <p className="text-quiet">They are listed when there is signal.</p>}
+      <ul>
+        {data?.devices.map(({ id, personId, personName, words, seenAt, cutOffAt, isThis }) => (
+          <li
+            key={`${personId}${id}`}
+            className="flex flex-wrap items-center justify-between gap-x-4 border-t border-line py-1"
+          >
+            <span>
+              <b>{words}</b>, {personName},{' '}
+              {isThis ? 'this one' : `last here ${longDay(seenAt.slice(0, 10))} ${clock(seenAt)}`}
+              {cutOffAt && <b className="text-stop"> · cut off</b>}
+            </span>
+            {!isThis && (
+              <Button onClick={() => void cut(personId, id, cutOffAt === null)}>
+                {cutOffAt === null ? 'Cut it off' : 'Let it back'}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
