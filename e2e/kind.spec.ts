@@ -17,6 +17,11 @@ const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Lapwing}/gates/first-time-up`,
   `/horses/${id.Curlew}/gates/hand-over`,
   '/yard/in',
+  '/yard/schools',
+  '/practice',
+  `/horses/${id.Sedge}/from-above?step=flag`,
+  `/horses/${id.Sedge}/steps/halter-on/card`,
+  `/horses/${id.Lapwing}/farrier`,
   `/horses/${id.Sedge}/incidents`,
   `/horses/${id.Sedge}/book`,
 ]

@@ -95,7 +95,7 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
     await page.keyboard.press('Space')
     await page.keyboard.press('l')
   }
-  await expect(page.getByText(/3 waiting for signal/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/3 waiting, oldest/)).toBeVisible({ timeout: 20_000 })
   await page.close()
   await context.setOffline(false)
   const again = await context.newPage()

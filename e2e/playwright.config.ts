@@ -11,6 +11,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // What is kept on a device has tests of its own; everywhere else a page is fetched anew.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: '/usr/bin/chromium' },
     trace: 'off',
   },

@@ -11,17 +11,24 @@ const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
 export interface Product {
   readonly url: string
   kill(): Promise<void>
-  start(): Promise<void>
+  /** Starts it again, at another time where one is said. */
+  start(now?: string): Promise<void>
   stop(): Promise<void>
+  /** Its database, to be taken away and given back. */
+  readonly database: { stop(): Promise<void>; start(): Promise<void> }
 }
 
 interface Options {
   readonly demo: boolean
   /** What time the server takes it to be; for pictures. */
   readonly now?: string
+  /** Another build of the interface than the one that ships. */
+  readonly web?: string
+  /** Files of a certificate and its key: it is then served over HTTPS. */
+  readonly tls?: { readonly cert: string; readonly key: string }
 }
 
-const serve = (cluster: Cluster, { demo, now }: Options, port: number) =>
+const serve = (cluster: Cluster, { demo, now, web, tls }: Options, port: number) =>
   new Promise<{ child: ChildProcess; port: number }>((resolve, reject) => {
     const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: ROOT,
@@ -29,12 +36,13 @@ const serve = (cluster: Cluster, { demo, now }: Options, port: number) =>
         ...process.env,
         DATABASE_URL: cluster.url,
         STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
-        STILL_PINE_WEB: join(ROOT, 'web/dist'),
+        STILL_PINE_WEB: web ?? join(ROOT, 'web/dist'),
         COOKIE_SECRET: 'test',
         LOG_LEVEL: 'fatal',
         PORT: String(port),
         ...(demo ? { STILL_PINE_DEMO: '1' } : {}),
         ...(now ? { STILL_PINE_NOW: now } : {}),
+        ...(tls ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
       },
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     })
@@ -48,7 +56,7 @@ export const startProduct = async (options: Options): Promise<Product> => {
   const cluster = await startCluster(folder, { throwaway: true })
   let running = await serve(cluster, options, 0)
   const { port } = running
-  const url = `http://127.0.0.1:${port}`
+  const url = `${options.tls ? 'https' : 'http'}://127.0.0.1:${port}`
   if (options.demo) {
     const { loadDemo } = (await import(pathToFileURL(join(ROOT, 'demo/dist/load.js')).href)) as {
       loadDemo: (address: string, say: (text: string) => void) => Promise<void>
@@ -63,8 +71,9 @@ export const startProduct = async (options: Options): Promise<Product> => {
   return {
     url,
     kill,
-    start: async () => {
-      running = await serve(cluster, options, port)
+    database: { stop: () => cluster.stop(), start: () => cluster.restart() },
+    start: async (now) => {
+      running = await serve(cluster, now === undefined ? options : { ...options, now }, port)
     },
     stop: async () => {
       await kill()

@@ -71,10 +71,10 @@ const desk = await enter(DESK)
 await shoot(desk.page, `/before/${desk.id.Sedge}`, 'before')
 await shoot(desk.page, `/horses/${desk.id.Sedge}`, 'line')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence')
-await shoot(desk.page, `/horses/${desk.id.Lapwing}/gates/halter`, 'gate-go')
 await shoot(desk.page, `/horses/${desk.id.Bittern}/gates/farrier`, 'gate-not-yet')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
-await shoot(desk.page, `/horses/${desk.id.Curlew}/gates/hand-over`, 'gate-hand-over')
+await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')
+await shoot(desk.page, `/horses/${desk.id.Snipe}/counts`, 'counts')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/incidents`, 'checks')
 await shoot(desk.page, '/yard/in', 'bring-in', async (page) => {
   const lines = [
@@ -92,6 +92,9 @@ const [lapwingSession] = (
 ).sessions
 await shoot(desk.page, `/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after')
 await shoot(desk.page, '/week', 'week')
+await shoot(desk.page, `/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above')
+await shoot(desk.page, '/yard/schools?one=mark-and-reward&other=light-aids', 'schools')
+await shoot(desk.page, '/practice', 'practice')
 await shoot(desk.page, '/yard', 'yard')
 await shoot(desk.page, `/pen/${desk.id.Sedge}?step=loose-turn-in`, 'pen', async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
@@ -117,6 +120,27 @@ await shoot(phone.page, `/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone', as
   ])
   await page.keyboard.press('Space')
   await page.clock.runFor(3400)
+})
+
+const offline = await enter(DESK)
+await offline.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+await offline.page.clock.runFor(3000)
+await offline.page.waitForTimeout(15_000)
+await offline.page.context().setOffline(true)
+await shoot(offline.page, `/pen/${offline.id.Snipe}?step=yield-hind`, 'saved', async (page) => {
+  await page.getByRole('button', { name: /^Ask/ }).waitFor()
+  await log(page, [
+    [1.6, 'l'],
+    [2.2, 'w'],
+    [1.9, 'l'],
+  ])
+  await page.clock.runFor(5_000_000)
+  await page.goto(`${product.url}/yard/waiting`)
+  await page
+    .getByText(/waiting, oldest/)
+    .first()
+    .waitFor()
+  await page.clock.runFor(20_000)
 })
 
 await browser.close()

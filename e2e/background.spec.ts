@@ -1,0 +1,40 @@
+import { enterDemo, expect, test } from './fixtures'
+import { keptOf, lying, settleIn } from './this-device'
+
+test.use({ serviceWorkers: 'allow' })
+
+test('what waits is sent in the background when its page is gone', async ({ page, context, demo }) => {
+  const id = await enterDemo(page, demo)
+  await settleIn(page, Object.keys(id).length)
+  const devTools = await context.newCDPSession(page)
+  const registered = new Promise<string>((resolve) =>
+    devTools.on('ServiceWorker.workerRegistrationUpdated', ({ registrations }) => {
+      const own = registrations.find(({ scopeURL, isDeleted }) => scopeURL === `${demo.url}/` && !isDeleted)
+      if (own) resolve(own.registrationId)
+    }),
+  )
+  await devTools.send('ServiceWorker.enable')
+  const registrationId = await registered
+  await page.goto(`${demo.url}/pen/${id.Teal}?step=face-up`)
+  await page.getByRole('button', { name: /^Ask/ }).waitFor()
+  const before = (await keptOf(page, demo, id.Teal!, 'face-up')).length
+  // The page cannot send; the service worker is not stopped by this.
+  await page.route('**/answers/batch', (route) => route.abort())
+  await page.keyboard.press('Space')
+  await page.waitForTimeout(700)
+  await page.keyboard.press('Space')
+  await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
+  await page.goto('about:blank')
+  await expect(async () => {
+    await devTools.send('ServiceWorker.dispatchSyncEvent', {
+      origin: demo.url,
+      registrationId,
+      tag: 'outbox',
+      lastChance: false,
+    })
+    expect(await keptOf(page, demo, id.Teal!, 'face-up')).toHaveLength(before + 1)
+  }).toPass({ timeout: 60_000, intervals: [1_000] })
+  await page.unroute('**/answers/batch')
+  await page.goto(`${demo.url}/horses/${id.Teal}`)
+  expect(await lying(page, 'waiting')).toEqual([])
+})
