@@ -8,8 +8,25 @@ import { ROOT } from './folders.mjs'
 import { say } from './say.mjs'
 
 const PRODUCT = {
-  sources: ['core/src', 'contract/src', 'server/src', 'web/src', 'web/public', 'demo/src'],
-  files: ['package-lock.json', 'web/index.html', 'web/vite.config.ts', 'tools/build.mjs'],
+  sources: [
+    'core/src',
+    'contract/src',
+    'server/src',
+    'web/src',
+    'web/public',
+    'stand-ins/src',
+    'stand-ins/public',
+    'demo/src',
+  ],
+  files: [
+    'package-lock.json',
+    'web/index.html',
+    'web/vite.config.ts',
+    'stand-ins/remote.html',
+    'stand-ins/gauge.html',
+    'stand-ins/vite.config.ts',
+    'tools/build.mjs',
+  ],
   stamp: 'web/dist/.built-from',
 }
 const SERVER = {
@@ -92,16 +109,21 @@ export const buildServer = () => buildOnce(SERVER, bundleServer)
 
 export const buildBench = () => bundle('bench/src/main.ts', 'bench/dist/main.js')
 
-const buildProduct = async () => {
-  say('Building …')
+const bundlePages = (folder) =>
   execFileSync(
     process.execPath,
     [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
     {
-      cwd: join(ROOT, 'web'),
+      cwd: join(ROOT, folder),
       stdio: 'inherit',
     },
   )
+
+const buildProduct = async () => {
+  say('Building …')
+  bundlePages('web')
+  // After the interface, for its build empties the folder.
+  bundlePages('stand-ins')
   await bundleServer()
   await bundle('demo/src/load.ts', 'demo/dist/load.js')
 }

@@ -1,7 +1,18 @@
 // Type-checks every workspace with the fast native compiler.
 import { spawnSync } from 'node:child_process'
 
-const projects = ['core', 'core/tsconfig.test.json', 'contract', 'server', 'demo', 'web', 'e2e', 'bench']
+const projects = [
+  'core',
+  'core/tsconfig.test.json',
+  'contract',
+  'server',
+  'demo',
+  'web',
+  'web/tsconfig.worker.json',
+  'stand-ins',
+  'e2e',
+  'bench',
+]
 const failed = projects.filter(
   (project) =>
     spawnSync(process.execPath, ['node_modules/ts7/bin/tsc', '-p', project], { stdio: 'inherit' }).status !==

@@ -9,7 +9,9 @@ import { firstRun } from './first-run'
 import { filterFigures, oneMoreFigures } from './filter'
 import { lineTimes, type LineTimes } from './line'
 import type { Figure } from './measure'
+import { offlineFigures } from './offline'
 import { pageFigures } from './page'
+import { tapFigures } from './tap'
 
 // Run by tools/bench.mjs, which starts the database and passes its address.
 const { values } = parseArgs({
@@ -17,7 +19,7 @@ const { values } = parseArgs({
     horses: { type: 'string', default: '200' },
     answers: { type: 'string', default: '5000' },
     yards: { type: 'string', default: '1000' },
-    only: { type: 'string', default: 'filter,rebuild,line,yards,page' },
+    only: { type: 'string', default: 'filter,rebuild,line,yards,page,tap,offline' },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
 })
@@ -71,7 +73,7 @@ if (parts.has('filter')) {
   add(...filterFigures(), ...oneMoreFigures())
 }
 
-if (['rebuild', 'line', 'yards', 'page'].some((part) => parts.has(part))) {
+if (['rebuild', 'line', 'yards', 'page', 'tap', 'offline'].some((part) => parts.has(part))) {
   await migrate(ownerUrl, process.env.STILL_PINE_MIGRATIONS!)
   const client = new pg.Client(ownerUrl)
   await client.connect()
@@ -113,6 +115,14 @@ if (['rebuild', 'line', 'yards', 'page'].some((part) => parts.has(part))) {
   if (parts.has('page')) {
     say('Opening the Line in a browser …')
     add(...(await pageFigures(ownerUrl, SIGN_IN)))
+  }
+  if (parts.has('tap')) {
+    say('Tapping answers in a slow browser …')
+    add(...(await tapFigures(ownerUrl, SIGN_IN)))
+  }
+  if (parts.has('offline')) {
+    say('Going without signal …')
+    add(...(await offlineFigures(ownerUrl, SIGN_IN)))
   }
 }
 
