@@ -1,10 +1,11 @@
-/** Arrows point down only: e2e > web, server, demo > contract > core. */
+/** Arrows point down only: e2e > web, server, demo, stand-ins > contract > core. */
 const below = {
-  core: ['^(contract|server|web|demo|e2e)/'],
-  contract: ['^(server|web|demo|e2e)/'],
-  server: ['^(web|demo|e2e)/'],
-  web: ['^(server|demo|e2e)/'],
-  demo: ['^(server|web|e2e)/'],
+  core: ['^(contract|server|web|demo|stand-ins|e2e)/'],
+  contract: ['^(server|web|demo|stand-ins|e2e)/'],
+  server: ['^(web|demo|stand-ins|e2e)/'],
+  web: ['^(server|demo|stand-ins|e2e)/'],
+  demo: ['^(server|web|stand-ins|e2e)/'],
+  'stand-ins': ['^(core|server|web|demo|e2e)/'],
 }
 
 module.exports = {

@@ -15,6 +15,7 @@ export default defineConfig({
         hookTimeout: 120_000,
       }),
       project('web', ['web/**/*.test.ts'], { testTimeout: 60_000 }),
+      project('stand-ins', ['stand-ins/**/*.test.ts']),
       project('demo', ['demo/**/*.test.ts'], { testTimeout: 240_000 }),
     ],
   },
