@@ -38,4 +38,25 @@ export const enterDemo = async (page: Page, product: Product): Promise<Record<st
   return Object.fromEntries(rows.map(({ horse }) => [horse.name, horse.id]))
 }
 
+/** Adds a horse nobody has touched, for tests that count on one, and gives its id. */
+export const addHorse = async (page: Page, product: Product, name: string): Promise<string> => {
+  const id = crypto.randomUUID()
+  const reply = await page.request.put(`${product.url}/api/v1/horses/${id}`, {
+    headers: { origin: product.url },
+    data: {
+      name,
+      born: null,
+      sex: 'mare',
+      kind: 'horse',
+      marks: '',
+      origin: '',
+      handled: false,
+      arrived: new Date().toISOString().slice(0, 10),
+      version: 0,
+    },
+  })
+  if (!reply.ok()) throw new Error(await reply.text())
+  return id
+}
+
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }

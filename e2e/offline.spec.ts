@@ -407,8 +407,10 @@ test('nothing that the screen calls kept is lost however often the page is kille
   }
   for (let kill = 0; kill < KILLS; kill++) {
     await button(running, /^Ask/).first().waitFor()
+    // Every other life lasts until it has seen an answer kept, on however slow a machine; the rest end anywhere.
+    const before = acknowledged
     const until = Date.now() + 100 + chance() * 900
-    while (Date.now() < until) {
+    while (Date.now() < until || (kill % 2 === 0 && acknowledged === before)) {
       await running.keyboard.press('Space')
       await running.waitForTimeout(30 + chance() * 300)
       const words = await running.getByText(/\d+ waiting, oldest/).allInnerTexts()
@@ -423,7 +425,7 @@ test('nothing that the screen calls kept is lost however often the page is kille
     running = next
   }
   const waiting = await lying<{ id: string }>(running, 'waiting')
-  expect(acknowledged).toBeGreaterThan(KILLS / 2)
+  expect(acknowledged).toBeGreaterThanOrEqual(KILLS / 2)
   expect(waiting.length).toBeGreaterThanOrEqual(acknowledged)
   expect(new Set(waiting.map(({ id: one }) => one)).size).toBe(waiting.length)
   await context.setOffline(false)

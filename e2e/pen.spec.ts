@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
 
 const marks = (page: Page, name: RegExp) => page.getByRole('img', { name }).filter({ visible: true })
 
@@ -85,8 +85,9 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
   context,
   demo,
 }) => {
-  const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/pen/${id.Whin}`)
+  await enterDemo(page, demo)
+  const untouched = await addHorse(page, demo, 'Yarrow')
+  await page.goto(`${demo.url}/pen/${untouched}`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await context.setOffline(true)
   for (let i = 0; i < 2; i++) {
@@ -99,9 +100,9 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
   await page.close()
   await context.setOffline(false)
   const again = await context.newPage()
-  await again.goto(`${demo.url}/after/${id.Whin}`)
+  await again.goto(`${demo.url}/after/${untouched}`)
   await expect(again.getByText('2 answers, one by one, to mend')).toBeVisible({ timeout: 20_000 })
-  await again.goto(`${demo.url}/pen/${id.Whin}`)
+  await again.goto(`${demo.url}/pen/${untouched}`)
   await expect(marks(again, /^2 answers/)).toBeVisible()
 })
 

@@ -1,4 +1,4 @@
-import { enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
 import { startProduct } from './product'
 
 const DAY_MS = 86_400_000
@@ -28,8 +28,9 @@ test('counters say what they count', async ({ page, demo }) => {
   for (const words of ['calendar days since it came', 'handling days', 'sessions'])
     await expect(page.getByText(words, { exact: true })).toBeVisible()
   await expect(page.getByRole('row').nth(1)).toBeVisible()
-  await page.goto(`${demo.url}/horses/${id.Whin}/counts`)
-  await expect(page.getByText(/Nothing was asked of Whin yet/)).toBeVisible()
+  const untouched = await addHorse(page, demo, 'Tansy')
+  await page.goto(`${demo.url}/horses/${untouched}/counts`)
+  await expect(page.getByText(/Nothing was asked of Tansy yet/)).toBeVisible()
 })
 
 test.describe('on a phone', () => {
