@@ -9,6 +9,7 @@ import {
   Instant,
   Name,
   PlaceSchema,
+  RungMark,
   SideSchema,
   Sign,
   StepKey,
@@ -22,7 +23,7 @@ export const NewAnswer = z.object({
   sessionId: Id,
   step: StepKey,
   side: SideSchema,
-  rung: z.number().int().min(1, 'The first rung is 1.').max(20),
+  rung: RungMark,
   grade: GradeSchema,
   calm: CalmSchema.nullable(),
   /** The phone's clock when the answer was given. */

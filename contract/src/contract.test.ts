@@ -139,7 +139,7 @@ describe('a batch', () => {
     ['grade', 0.5],
     ['calm', 3],
     ['rung', 0],
-    ['rung', 1.5],
+    ['rung', -0.5],
     ['side', 'both'],
     ['place', 6],
     ['seconds', -1],

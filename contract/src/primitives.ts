@@ -35,6 +35,8 @@ export const PlaceSchema = z.union(
   'The place is 1 to 5.',
 )
 export const StepKey = z.string().regex(/^[a-z][a-z0-9-]{1,60}$/, 'This is not the key of a step.')
+/** What an answer calls a rung: 1, 2, 3 … on the ladders that ship, between them on a yard's own. */
+export const RungMark = z.number().positive('The first rung is 1.').max(40)
 /** A word or two on what was seen of the horse. */
 export const Sign = z.string().trim().min(1).max(60, 'At most 60 characters.')
 

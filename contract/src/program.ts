@@ -1,6 +1,6 @@
-import { MANNER_PARTS, type MannerPart, type Program } from '@still-pine/core/program'
+import { MANNER_PARTS, type CardPart, type MannerPart, type Program } from '@still-pine/core/program'
 import { z } from 'zod'
-import { KindSchema, StepKey } from './primitives'
+import { KindSchema, RungMark, StepKey } from './primitives'
 import { STOP_RULES } from './stop-rules'
 
 const Words = z.string().max(2000)
@@ -16,9 +16,15 @@ const NeedRefSchema = z
   })
   .strict()
 
-const NeedSchema = z.object({ chance: z.number(), low: z.number(), calm: z.number() })
+const Share = z.number().min(0).max(1)
 
-const StepSchema = z.object({
+const NeedSchema = z.object({ chance: Share, low: Share, calm: Share })
+
+const CardSchema = z
+  .object({ purpose: Words, how: Words, counts: Words } satisfies Record<CardPart, z.ZodType>)
+  .partial()
+
+export const StepSchema = z.object({
   key: StepKey,
   name: Words.min(1),
   stage: z.number().int().min(1).max(9),
@@ -27,6 +33,8 @@ const StepSchema = z.object({
   allRound: z.boolean(),
   rungs: z.array(Words.min(1)).min(1).max(20),
   rungCount: Rung.optional(),
+  marks: z.array(RungMark).max(20).optional(),
+  card: CardSchema.optional(),
   requiredRung: Rung,
   needs: z.array(NeedRefSchema),
   roles: z.array(RoleSchema),
@@ -73,9 +81,13 @@ export const ProgramSchema = z.object({
   school: StepKey,
   name: Words.min(1),
   version: z.number().int().min(1),
+  copyOf: StepKey.optional(),
   pace: PaceSchema,
   manner: MannerSchema,
-  steps: z.array(StepSchema).min(1).max(500),
+  steps: z
+    .array(StepSchema)
+    .min(1, 'A school needs at least one step.')
+    .max(500, 'At most 500 steps in one school.'),
   gates: z.array(GateSchema).max(50),
   carryOver: z.array(z.object({ from: StepKey, to: StepKey, share: z.number().min(0).max(1) })),
 }) as unknown as z.ZodType<Program>

@@ -7,6 +7,7 @@ export const ACTIONS = [
   'mend-answers',
   'confirm-session',
   'edit-horse',
+  'edit-school',
   'record-check',
   'record-incident',
   'confirm-on-the-day',

@@ -9,6 +9,7 @@ import { About, FirstRun, Me, Person, Settings, SignIn, SignInDemo } from './peo
 import { Day, Id, StepKey } from './primitives'
 import { ProgramSchema } from './program'
 import type { Route } from './route'
+import { MoveOver, PutHorseProgram, PutProgram, School } from './schools'
 import { SpotsReply } from './spots'
 import { WorkedReply } from './worked'
 
@@ -100,6 +101,40 @@ export const routes = {
     needs: 'read-yard',
     params: z.object({ programId: Id }),
     reply: ProgramDocument,
+  }),
+  schools: route({
+    method: 'get',
+    path: '/schools',
+    summary: 'The schools that ship and the yard’s own, with their versions',
+    needs: 'read-yard',
+    reply: z.object({ schools: z.array(School) }),
+  }),
+  putProgram: route({
+    method: 'put',
+    path: '/programs/{programId}',
+    summary: 'Keep a new version of one of the yard’s own schools',
+    needs: 'edit-school',
+    params: z.object({ programId: Id }),
+    body: PutProgram,
+    reply: ProgramDocument,
+  }),
+  moveOver: route({
+    method: 'get',
+    path: '/horses/{horseId}/move-over',
+    summary: 'What would become of each track if a horse moved to another program',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({ to: Id }),
+    reply: MoveOver,
+  }),
+  putHorseProgram: route({
+    method: 'put',
+    path: '/horses/{horseId}/program',
+    summary: 'Move a horse to another version of a school, or to another school',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutHorseProgram,
+    reply: Horse,
   }),
   today: route({
     method: 'get',

@@ -1,12 +1,12 @@
 import { ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
 import { z } from 'zod'
-import { CalmSchema, Day, GradeSchema, PlaceSchema, SideSchema, StepKey } from './primitives'
+import { CalmSchema, Day, GradeSchema, PlaceSchema, RungMark, SideSchema, StepKey } from './primitives'
 
 /** The last answer of a step on a rung, somewhere on the animal and from somewhere. */
 export const Spot = z.object({
   step: StepKey,
   side: SideSchema,
-  rung: z.number().int(),
+  rung: RungMark,
   grade: GradeSchema,
   calm: CalmSchema.nullable(),
   day: Day,

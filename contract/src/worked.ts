@@ -13,7 +13,8 @@ export const Worked = z.object({
   answers: z.number().int(),
   /** Of them, light and not tight, seen and neither by chance nor recalled. */
   clean: z.number().int(),
-  hardestRung: z.number().int(),
+  /** By its mark. */
+  hardestRung: z.number(),
   /** Milliseconds of the first and the last of them. */
   from: z.number(),
   to: z.number(),

@@ -11,6 +11,7 @@ import {
   Instant,
   Name,
   PlaceSchema,
+  RungMark,
   SideSchema,
   Sign,
   StepKey,
@@ -22,8 +23,6 @@ import { ROLES } from './rights'
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
 export const YARD_FORMAT_VERSION = 2
-
-const Rung = z.number().int().min(1).max(20)
 
 /** The parts of a yard's document, in the order in which they stand: each names only what stands before it. */
 export const YARD_PARTS = {
@@ -54,7 +53,7 @@ export const YARD_PARTS = {
     person: Id,
     step: StepKey,
     side: SideSchema,
-    rung: Rung,
+    rung: RungMark,
     grade: GradeSchema,
     calm: CalmSchema.nullable(),
     at: Instant,

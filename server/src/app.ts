@@ -16,6 +16,7 @@ import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
 import { Refusal } from './http/refusal'
+import { schoolRoutes } from './http/schools'
 import { sessionRoutes } from './http/sessions'
 
 const BODY_LIMIT = '1mb'
@@ -75,6 +76,7 @@ const api = (deps: Dependencies): express.Router => {
   peopleRoutes(router, deps)
   deviceRoutes(router, deps)
   horseRoutes(router, deps)
+  schoolRoutes(router, deps)
   lineRoutes(router, deps)
   sessionRoutes(router, deps)
   careRoutes(router, deps)

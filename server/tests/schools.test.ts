@@ -1,5 +1,7 @@
-import type { Horse, Line, ReplyOf } from '@still-pine/contract'
-import { SCHOOLS, type Program } from '@still-pine/core/program'
+import type { Horse, Line, Problem, ReplyOf } from '@still-pine/contract'
+import { FEET_FIRST, SCHOOLS, type Program } from '@still-pine/core/program'
+import { applyEdit, copyOfSchool, type Edit } from '@still-pine/core/school-edit'
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { addHorse, answerItem, horseForm, sendBatch, sessionItem, TestClock } from './making'
 import { startYard, type Running, type Visitor } from './running'
@@ -168,5 +170,182 @@ describe('where on the horse', () => {
     ])
     const kept = await yard.starter.get<ReplyOf<'stepAnswers'>>(`/horses/${id}/steps/settle-in-pen/answers`)
     expect(kept.body.answers).toEqual([expect.objectContaining(told)])
+  })
+})
+
+const OWN = copyOfSchool(FEET_FIRST, 'our-way', 'Our way')
+
+const edited = (program: Program, ...edits: readonly Edit[]): Program =>
+  edits.reduce<Program>((now, edit) => {
+    const done = applyEdit(now, edit)
+    if ('refused' in done) throw new Error(done.refused)
+    return done.program
+  }, program)
+
+const next = (program: Program): Program => ({ ...program, version: program.version + 1 })
+
+const putSchool = (program: Program, basedOn = program.version - 1, id: string = uuid()) =>
+  yard.starter.put<{ id: string; program: Program } & Problem>(`/programs/${id}`, { basedOn, program })
+
+const schools = async () => (await yard.starter.get<ReplyOf<'schools'>>('/schools')).body.schools
+
+describe('a school of one’s own', () => {
+  it('is kept version by version, and says who made each and who is worked by it', async () => {
+    const first = await putSchool(OWN)
+    expect(first.status).toBe(200)
+    const second = await putSchool(edited(next(OWN), { do: 'rename', name: 'Our better way' }))
+    const id = await addHorse(yard.starter, { school: 'our-way' })
+    const own = (await schools()).find(({ school }) => school === 'our-way')!
+    expect(own).toMatchObject({ name: 'Our better way', ships: false, copyOf: 'feet-first' })
+    expect(own.versions.map(({ version }) => version)).toEqual([2, 1])
+    expect(own.versions[0]).toMatchObject({ programId: second.body.id, horses: [{ id }] })
+    expect(own.versions[0]!.madeBy).not.toBeNull()
+  })
+
+  it('is kept once, however often it is sent', async () => {
+    const id = uuid()
+    const program = copyOfSchool(FEET_FIRST, 'sent-twice', 'Sent twice')
+    await putSchool(program, 0, id)
+    expect((await putSchool(program, 0, id)).status).toBe(200)
+    const other = await putSchool({ ...program, name: 'Something else' }, 0, id)
+    expect(other.status).toBe(409)
+  })
+
+  it('is not written over by a second editor: 412 with the version that is there', async () => {
+    const program = copyOfSchool(FEET_FIRST, 'two-editors', 'Two editors')
+    await putSchool(program)
+    await putSchool(edited(next(program), { do: 'name-step', step: 'bend', name: 'Bend to the feel' }))
+    const late = await putSchool(edited(next(program), { do: 'pace', border: 0, seconds: 2 }))
+    expect(late.status).toBe(412)
+    expect(late.body.currentVersion).toBe(2)
+  })
+
+  it('keeps one of two that are sent in the same moment', async () => {
+    const program = copyOfSchool(FEET_FIRST, 'at-once', 'At once')
+    const replies = await Promise.all([putSchool(program), putSchool(program), putSchool(program)])
+    expect(replies.map(({ status }) => status).sort()).toEqual([200, 412, 412])
+  })
+
+  it.each<[string, Program, RegExp]>([
+    ['one without steps', { ...OWN, school: 'empty', steps: [] }, /at least one step/],
+    [
+      'one of 5 000 steps',
+      {
+        ...OWN,
+        school: 'huge',
+        steps: Array.from({ length: 5000 }, (_, i) => ({ ...OWN.steps[0]!, key: `step-${i}` })),
+      },
+      /500 steps|too much/,
+    ],
+    ['one that ships', FEET_FIRST, /copy it, then change the copy/],
+    [
+      'one without the helmet',
+      { ...OWN, school: 'bare', gates: OWN.gates.map((gate) => ({ ...gate, stops: [] })) },
+      /law and vet come first/,
+    ],
+    [
+      'one whose steps wait for each other',
+      {
+        ...OWN,
+        school: 'round',
+        steps: OWN.steps.map((step) =>
+          step.key === 'give-to-halter' ? { ...step, needs: [{ step: 'bend' }] } : step,
+        ),
+      },
+      /wait for each other/,
+    ],
+  ])('refuses %s, and keeps nothing of it', async (_what, program, words) => {
+    const reply = await putSchool(program, 0)
+    expect(reply.status).toBeGreaterThanOrEqual(400)
+    expect(reply.status).toBeLessThan(500)
+    expect(JSON.stringify(reply.body)).toMatch(words)
+    expect((await schools()).some(({ school, ships }) => school === program.school && !ships)).toBe(false)
+  })
+})
+
+describe('moving a horse to a changed school', () => {
+  const worked = async () => {
+    const id = await addHorse(yard.starter)
+    const session = sessionItem(id, '2026-05-11T07:00:00Z')
+    const answers = [1, 2, 3, 4, 5].map((n) =>
+      answerItem(id, session.session.id, `2026-05-11T07:0${n}:00Z`, {
+        step: 'loose-direction',
+        side: 'left',
+        rung: n > 3 ? 3 : n,
+      }),
+    )
+    await send([session, ...answers])
+    return line(id)
+  }
+  const moveTo = (horse: Horse, programId: string) =>
+    yard.starter.put<Horse>(`/horses/${horse.id}/program`, { programId, version: horse.version })
+
+  it('tells what becomes of each track, does it, and loses no answer on the way back', async () => {
+    const before = await worked()
+    const program = edited(
+      copyOfSchool(FEET_FIRST, 'moved-to', 'Moved to'),
+      { do: 'remove-rung', step: 'loose-direction', rung: 2 },
+      { do: 'add-rung', step: 'loose-direction', rung: 1, words: 'leaves the gate' },
+      { do: 'remove-step', step: 'turn-front' },
+    )
+    const { body } = await putSchool(program)
+    const told = await yard.starter.get<ReplyOf<'moveOver'>>(
+      `/horses/${before.horse.id}/move-over?to=${body.id}`,
+    )
+    const steps = new Map(told.body.steps.map((step) => [step.step, step]))
+    expect(steps.get('loose-direction')!.changes).toEqual([
+      expect.stringMatching(/is gone: its answers count as the rung below/),
+      '“leaves the gate” is new',
+    ])
+    expect(steps.get('turn-front')!.changes[0]).toMatch(/not on the path any more/)
+    expect(steps.has('bend')).toBe(false)
+
+    const moved = await moveTo(before.horse, body.id)
+    expect(moved.body).toMatchObject({ school: 'moved-to', programId: body.id })
+    const there = await line(before.horse.id)
+    const track = ({ tracks }: Line) =>
+      tracks.find(({ step, side }) => step === 'loose-direction' && side === 'left')!
+    expect(track(there).view.answers).toBe(5)
+    expect(track(there).view.chance).not.toBe(track(before).view.chance)
+    const foretold = steps.get('loose-direction')!.tracks.find(({ side }) => side === 'left')!.after
+    expect(foretold!.state).toBe(track(there).view.state)
+
+    await moveTo(moved.body, before.horse.programId)
+    expect((await line(before.horse.id)).tracks).toEqual(before.tracks)
+  })
+
+  it('counts an answer given on a new rung between two as the easier one, once it is back', async () => {
+    const { horse } = await worked()
+    const program = edited(copyOfSchool(FEET_FIRST, 'between', 'Between'), {
+      do: 'add-rung',
+      step: 'loose-direction',
+      rung: 3,
+      words: 'half a lap',
+    })
+    const { body } = await putSchool(program)
+    const moved = await moveTo(horse, body.id)
+    const session = sessionItem(horse.id, '2026-05-12T07:00:00Z')
+    const onIt = answerItem(horse.id, session.session.id, '2026-05-12T07:01:00Z', {
+      step: 'loose-direction',
+      side: 'right',
+      rung: 2.5,
+    })
+    expect((await send([session, onIt])).body.items.map(({ status }) => status)).toEqual(['kept', 'kept'])
+    await moveTo(moved.body, horse.programId)
+    const back = (await line(horse.id)).tracks.find(
+      ({ step, side }) => step === 'loose-direction' && side === 'right',
+    )
+    expect(back!.view.answers).toBe(1)
+  })
+
+  it('is refused from a stale page', async () => {
+    const { horse } = await worked()
+    const { body } = await putSchool(copyOfSchool(FEET_FIRST, 'stale', 'Stale'))
+    await moveTo(horse, body.id)
+    const again = await yard.starter.put<Problem>(`/horses/${horse.id}/program`, {
+      programId: horse.programId,
+      version: horse.version,
+    })
+    expect(again.status).toBe(412)
   })
 })

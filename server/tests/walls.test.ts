@@ -9,6 +9,8 @@ import {
   type Problem,
   type Route,
 } from '@still-pine/contract'
+import { FEET_FIRST } from '@still-pine/core/program'
+import { copyOfSchool } from '@still-pine/core/school-edit'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -108,12 +110,17 @@ const BODIES: Record<string, unknown> = {
   },
   putConfirmations: { confirmed: ['helper'] },
   putCutOff: { cutOff: true },
+  putProgram: { basedOn: 0, program: copyOfSchool(FEET_FIRST, 'our-way', 'Our way') },
+  putHorseProgram: { programId: uuid(), version: 1 },
   putOverrule: { gate: 'halter', reason: 'because I looked at it myself' },
   settings: { theme: 'light', pressLagSeconds: 0.4, forwardKey: 'a', backKey: 'b', vibrate: true },
   batch: { sentAt: now.toISOString(), items: [{}] },
 }
 
-const filled = (route: Route, ids: Record<string, string>): string => `/api/v1${pathTo(route.path, ids)}`
+const QUERIES: Record<string, string> = { moveOver: `?to=${uuid()}` }
+
+const filled = (name: string, route: Route, ids: Record<string, string>): string =>
+  `/api/v1${pathTo(route.path, ids)}${QUERIES[name] ?? ''}`
 
 const idsOf = (horseId: string, sessionId: string, programId: string) => ({
   horseId,
@@ -137,7 +144,7 @@ describe('another yard’s ids', () => {
   it.each(guarded.filter(([, route]) => /horseId|sessionId|programId|deviceId/.test(route.path)))(
     '%s finds nothing and says so',
     async (name, route) => {
-      const path = filled(route, idsOf(other.horse, other.session, other.program))
+      const path = filled(name, route, idsOf(other.horse, other.session, other.program))
       const { status, body } = await yard.starter.ask<Problem>(
         route.method.toUpperCase(),
         path,
@@ -242,7 +249,7 @@ describe('rights', () => {
     for (const [name, route] of guarded) {
       const { status } = await visitor.ask(
         route.method.toUpperCase(),
-        filled(route, idsOf(other.horse, other.session, other.program)),
+        filled(name, route, idsOf(other.horse, other.session, other.program)),
         route.method === 'get' ? undefined : BODIES[name],
       )
       const may = route.needs === 'signed-in' || mayDo(role, route.needs as (typeof ACTIONS)[number])
@@ -272,7 +279,7 @@ describe('rights', () => {
         .visitor()
         .ask<Problem>(
           route.method.toUpperCase(),
-          filled(route, idsOf(other.horse, other.session, other.program)),
+          filled(name, route, idsOf(other.horse, other.session, other.program)),
           route.method === 'get' ? undefined : BODIES[name],
         )
       expect([name, status, body.type]).toEqual([name, 401, 'signed-out'])

@@ -10,6 +10,7 @@ export interface Worked {
   readonly step: string
   readonly side: Side
   readonly answers: number
+  /** By the mark it carries, which is its rung on the ladder that ships. */
   readonly hardestRung: number
   /** Milliseconds of the first and the last of them. */
   readonly from: number

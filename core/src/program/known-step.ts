@@ -1,4 +1,5 @@
 import { CATALOGUE } from './catalogue'
+import { marksOf } from './ladder'
 import { stepOf, type Program } from './program'
 import type { Step } from './step'
 
@@ -8,3 +9,7 @@ import type { Step } from './step'
  */
 export const knownStep = (program: Program, key: string): Step | undefined =>
   stepOf(program, key) ?? CATALOGUE.find((step) => step.key === key)
+
+/** The hardest mark an answer of a step can carry: of its ladder here, or of the one that ships. */
+export const hardestMark = (step: Step): number =>
+  Math.max(...marksOf(step), CATALOGUE.find(({ key }) => key === step.key)?.rungs.length ?? 0)

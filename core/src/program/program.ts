@@ -9,6 +9,8 @@ export interface Program {
   readonly school: string
   readonly name: string
   readonly version: number
+  /** The school that ships which a yard's own was copied from: its cards are read until the yard writes its own. */
+  readonly copyOf?: string
   /** The seconds and the words of an ask's phases. */
   readonly pace: Pace
   readonly manner: Manner

@@ -1,4 +1,5 @@
 import type { Side } from '../answer'
+import type { CardWords } from './card-words'
 import type { JudgedStep } from './judged-step'
 
 /** A role names an end that schools reach by different steps. */
@@ -21,6 +22,10 @@ export interface Step extends JudgedStep {
   readonly stage: number
   readonly sided: boolean
   readonly rungs: readonly string[]
+  /** What answers call its rungs, where the ladder is not the one that ships: see `ladder`. */
+  readonly marks?: readonly number[]
+  /** The yard's own words on its card, in the place of those that ship. */
+  readonly card?: CardWords
   readonly needs: readonly NeedRef[]
   readonly roles: readonly Role[]
 }

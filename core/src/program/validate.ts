@@ -1,9 +1,12 @@
 import { rungNeeded, stepOf, stepsMeeting, type Program } from './program'
+import { lawFlaws } from './law'
+import { marksOf } from './ladder'
 import type { NeedRef, Step } from './step'
 
 /** Something wrong with a program, said so that its author can mend it. */
 export interface Flaw {
-  readonly kind: 'unknown' | 'rung' | 'circle' | 'unreachable' | 'duplicate' | 'pace'
+  readonly kind:
+    'unknown' | 'rung' | 'circle' | 'unreachable' | 'duplicate' | 'pace' | 'order' | 'empty' | 'law'
   readonly step: string
   readonly words: string
 }
@@ -48,12 +51,65 @@ const duplicateFlaws = (program: Program): Flaw[] => {
 
 const ladderFlaws = (program: Program): Flaw[] =>
   program.steps
-    .filter(({ rungs, requiredRung }) => requiredRung < 1 || requiredRung > rungs.length)
+    .filter(
+      ({ rungs, requiredRung, rungCount = rungs.length }) =>
+        requiredRung < 1 || requiredRung > rungs.length || rungCount !== rungs.length,
+    )
     .map(({ key, rungs, requiredRung }) => ({
       kind: 'rung',
       step: key,
       words: `${key} must reach rung ${requiredRung}, but it has ${rungs.length}.`,
     }))
+
+const markFlaws = (program: Program): Flaw[] =>
+  program.steps
+    .filter((step) => {
+      const marks = marksOf(step)
+      const isPaired = step.marks === undefined || step.marks.length === step.rungs.length
+      return !isPaired || new Set(marks).size < marks.length || marks.some((mark) => mark <= 0)
+    })
+    .map(({ key, name }) => ({
+      kind: 'rung',
+      step: key,
+      words: `${name}: every rung needs a mark of its own, above nought.`,
+    }))
+
+const orderFlaws = ({ steps }: Program): Flaw[] =>
+  steps
+    .filter(({ stage }, i) => stage < (steps[i - 1]?.stage ?? 0))
+    .map(({ key, name }) => ({
+      kind: 'order',
+      step: key,
+      words: `${name} stands after a step of a later stage.`,
+    }))
+
+const emptyFlaws = ({ steps }: Program): Flaw[] =>
+  steps.length > 0 ? [] : [{ kind: 'empty', step: '', words: 'A school needs at least one step.' }]
+
+/** Keys that gates name outright: what they guard, and what is due on the day. */
+const gateFlaws = (program: Program): Flaw[] =>
+  program.gates.flatMap(({ key, name, guards, dueToday }) => {
+    const named = [...(guards.kind === 'step' ? [guards.step] : []), ...dueToday]
+    const unknown = named
+      .filter((step) => stepOf(program, step) === undefined)
+      .map((step): Flaw => ({
+        kind: 'unknown',
+        step: key,
+        words: `The ${name} gate names “${step}”, which is not a step of this program.`,
+      }))
+    const guarded = guards.kind === 'step' ? stepOf(program, guards.step) : undefined
+    const above = guards.kind === 'step' && guarded && guards.fromRung > guarded.rungs.length
+    return above
+      ? [
+          ...unknown,
+          {
+            kind: 'rung',
+            step: key,
+            words: `The ${name} gate guards ${guarded.key} from rung ${guards.fromRung}, but it has ${guarded.rungs.length}.`,
+          },
+        ]
+      : unknown
+  })
 
 const paceFlaws = ({ pace }: Program): Flaw[] =>
   pace.limits.every((limit, i) => limit > (i === 0 ? 0 : pace.limits[i - 1]!))
@@ -140,11 +196,16 @@ const carryFlaws = (program: Program): Flaw[] =>
 
 /** Everything wrong with a program; empty when it can be used. */
 export const flawsOf = (program: Program): readonly Flaw[] => [
+  ...emptyFlaws(program),
   ...duplicateFlaws(program),
   ...ladderFlaws(program),
+  ...markFlaws(program),
+  ...orderFlaws(program),
   ...paceFlaws(program),
   ...program.steps.flatMap((step) => referenceFlaws(program, step.key, step.needs)),
   ...program.gates.flatMap((gate) => referenceFlaws(program, gate.key, [...gate.solid, ...gate.met])),
+  ...gateFlaws(program),
   ...carryFlaws(program),
+  ...lawFlaws(program),
   ...pathFlaws(program),
 ]

@@ -1,6 +1,6 @@
 import type { Answer, Day, Side } from '../answer'
 import { meanAbility, priorMeanWith, restedTo, type Model } from '../belief'
-import { sidesOf, stepOf, type Program, type Step } from '../program'
+import { rungAt, sidesAnswered, sidesOf, stepOf, type Program, type Step } from '../program'
 import { judge, type TrackView } from './judge'
 import { freshRecord, recordWith, type TrackRecord } from './record'
 
@@ -9,7 +9,7 @@ export type TrackKey = `${string}/${Side}`
 
 export const trackKey = (step: string, side: Side): TrackKey => `${step}/${side}`
 
-/** An answer with the track it belongs to. */
+/** An answer with the track it belongs to; its rung is the mark that rung carries. */
 export interface TrackedAnswer extends Answer {
   readonly step: string
   readonly side: Side
@@ -57,11 +57,13 @@ export const recordsWith = (
 ): void => {
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return
-  const key = trackKey(step.key, answer.side)
-  const before =
-    records.get(key) ??
-    freshRecord(model, startingMean(model, program, step, answer.side, answer.day, records))
-  records.set(key, recordWith(model, step, before, answer))
+  const onLadder = step.marks ? { ...answer, rung: rungAt(step, answer.rung) } : answer
+  for (const side of sidesAnswered(step, answer.side)) {
+    const key = trackKey(step.key, side)
+    const before =
+      records.get(key) ?? freshRecord(model, startingMean(model, program, step, side, answer.day, records))
+    records.set(key, recordWith(model, step, before, onLadder))
+  }
 }
 
 /** Every track of a horse from its whole history, oldest answer first, with what carries over between them. */

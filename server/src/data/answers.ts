@@ -34,7 +34,7 @@ export const insertAnswers = async (
                a.at, a.day, a."phoneAt", a.ahead, a."byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds,
                a.fault, a.sign, a.ending, a.slip, a.zone, a.aids, a."peakNewtons", a."releaseSeconds", a.replaces
         from json_to_recordset(${JSON.stringify(answers.map((a, n) => ({ ...a, n })))}::json) as a(
-          n int, id uuid, "horseId" uuid, "sessionId" uuid, "personId" uuid, step text, side text, rung int,
+          n int, id uuid, "horseId" uuid, "sessionId" uuid, "personId" uuid, step text, side text, rung real,
           grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz, ahead boolean, "byChance" boolean,
           recalled boolean, uncued boolean, place int, moving boolean, seconds real, fault text, sign text,
           ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real, replaces uuid)
@@ -166,7 +166,7 @@ export const workedRows = (client: Client, horseId: string) =>
     client,
     sql`select a.session_id as session, s.place, a.day, a.step, a.side, count(*)::int as answers,
                count(*) filter (where a.grade <= 1 and a.calm < 2 and not a.by_chance and not a.recalled)::int as clean,
-               max(a.rung)::int as "hardestRung", (extract(epoch from min(a.at)) * 1000)::float8 as "from",
+               max(a.rung) as "hardestRung", (extract(epoch from min(a.at)) * 1000)::float8 as "from",
                (extract(epoch from max(a.at)) * 1000)::float8 as "to"
         from answer a join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
         where a.horse_id = ${horseId} and v.id is null and not a.uncued

@@ -1,5 +1,4 @@
 import type { Horse, PutHorse } from '@still-pine/contract'
-import type { Program } from '@still-pine/core/program'
 import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
 
 interface Row extends Omit<Horse, 'createdAt'> {
@@ -49,6 +48,13 @@ export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
         where id = ${id} and version = ${horse.version}`,
   )
 
+/** Moves a horse to another program if it is still at the version the move was made from. */
+export const moveHorse = (client: Client, id: string, programId: string, version: number) =>
+  run(
+    client,
+    sql`update horse set program_id = ${programId}, version = version + 1 where id = ${id} and version = ${version}`,
+  )
+
 /** Puts a horse under another program, as part of the change it belongs to. */
 export const updateProgram = (client: Client, id: string, programId: string) =>
   run(client, sql`update horse set program_id = ${programId} where id = ${id}`)
@@ -73,20 +79,3 @@ export const lockHorse = (client: Client, id: string) =>
 
 export const saveTip = (client: Client, id: string, tip: HorseTip) =>
   run(client, sql`update horse set last_at = ${tip.lastAt}, last_seq = ${tip.lastSeq} where id = ${id}`)
-
-export const programById = (client: Client, id: string) =>
-  maybeRow<{ id: string; document: Program }>(client, sql`select id, document from program where id = ${id}`)
-
-export const newestProgram = (client: Client, school: string) =>
-  maybeRow<{ id: string; document: Program }>(
-    client,
-    sql`select id, document from program where school = ${school} order by version desc limit 1`,
-  )
-
-export const insertProgram = (client: Client, yardId: string, id: string, document: Program) =>
-  run(
-    client,
-    sql`insert into program (id, yard_id, school, version, document)
-        values (${id}, ${yardId}, ${document.school}, ${document.version}, ${JSON.stringify(document)})
-        on conflict (yard_id, school, version) do nothing`,
-  )

@@ -153,7 +153,7 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
            r."phoneAt", r.ahead, r."byChance", r.recalled, r.uncued, r.place, r.moving, r.seconds, r.fault, r.sign,
            r.ending, r.slip, r.zone, r.aids, r."peakNewtons", r."releaseSeconds", r.replaces
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, session uuid, person uuid,
-      step text, side text, rung int, grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz,
+      step text, side text, rung real, grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz,
       ahead boolean, "byChance" boolean, recalled boolean, uncued boolean, place int, moving boolean, seconds real,
       fault text, sign text, ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real,
       replaces uuid) order by n`,

@@ -1,7 +1,8 @@
 import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/contract'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
-import { horseById, insertHorse, programById, updateHandOver, updateHorse } from '../data/horses'
+import { horseById, insertHorse, updateHandOver, updateHorse } from '../data/horses'
+import { programById } from '../data/programs'
 import { programOf } from '../records/judged'
 import { moveToProgram, programOfSchool } from '../records/schools'
 import { todayIn, type Yard } from '../records/yard'
@@ -46,7 +47,7 @@ const addHorse = async (yard: Yard, id: string, form: PutHorse): Promise<Horse> 
 }
 
 /** The horse after a change, unless somebody else changed it first. */
-const changed = async (yard: Yard, id: string, rows: number): Promise<Horse> => {
+export const changed = async (yard: Yard, id: string, rows: number): Promise<Horse> => {
   const now = await horseOrRefuse(yard, id)
   if (rows === 0)
     throw new Refusal('stale', `${now.name} was changed meanwhile. Look at it again, then change it.`, {

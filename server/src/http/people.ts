@@ -5,7 +5,7 @@ import { rateLimit } from 'express-rate-limit'
 import { v7 as uuid } from 'uuid'
 import type { z } from 'zod'
 import { hashPassword, passwordFits } from '../auth/passwords'
-import { insertProgram } from '../data/horses'
+import { insertProgram } from '../data/programs'
 import {
   allPeople,
   anyYard,

@@ -1,6 +1,7 @@
 import { BroughtLine } from '@still-pine/contract'
-import { stepOf, type Program } from '@still-pine/core/program'
-import { allHorses, programById } from '../data/horses'
+import { markOf, stepOf, type Program } from '@still-pine/core/program'
+import { allHorses } from '../data/horses'
+import { programById } from '../data/programs'
 import { insertPart, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
 import { rebuildAll } from './rebuild'
@@ -88,9 +89,11 @@ class LogWriter {
       return
     }
     const { horseId, sessionId, ...answer } = line.answer
+    const step = stepOf(this.programs.get(horseId)!, answer.step)!
     this.horses.add(horseId)
     this.answers.push({
       ...answer,
+      rung: markOf(step, answer.rung),
       horse: horseId,
       session: sessionId,
       person: this.yard.personId,

@@ -7,9 +7,9 @@ import {
   type YardPart,
   type YardRecord,
 } from '@still-pine/contract'
-import { flawsOf, stepOf, type Program } from '@still-pine/core/program'
+import { flawsOf, hardestMark, stepOf, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
-import { insertProgram } from '../data/horses'
+import { insertProgram } from '../data/programs'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
 import { jsonRecords, NotOneObject } from './json-records'
@@ -127,7 +127,7 @@ class YardWriter {
     const program = this.horseProgram.get(horse)
     const step = program && stepOf(program, key)
     // A step that left the program keeps its history.
-    if (step && rung > step.rungs.length)
+    if (step && rung > hardestMark(step))
       this.refuse([`${here}: ${step.name} has ${step.rungs.length} rungs, and this says ${rung}.`])
   }
 

@@ -14,7 +14,8 @@ import {
 } from '@still-pine/core/readiness'
 import { countWorkDays, evidence } from '../data/answers'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
-import { lockHorse, programById } from '../data/horses'
+import { lockHorse } from '../data/horses'
+import { programById } from '../data/programs'
 import {
   allTracks,
   dayViews,

@@ -1,6 +1,6 @@
 import { BatchItem, type BatchReply, type NewAnswer, type NewSession } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
-import { knownStep, type Program } from '@still-pine/core/program'
+import { hardestMark, knownStep, type Program } from '@still-pine/core/program'
 import { answerTrack, insertAnswers, insertVoiding } from '../data/answers'
 import { insertSession } from '../data/sessions'
 import {
@@ -39,7 +39,7 @@ const keepSession = async (work: Work, session: NewSession): Promise<ItemReply> 
 const programFault = (program: Program, answer: NewAnswer): [reason: string, path: string] | null => {
   const step = knownStep(program, answer.step)
   if (!step) return [`“${answer.step}” is not a step that is known here.`, 'answer.step']
-  if (answer.rung > step.rungs.length)
+  if (answer.rung > hardestMark(step))
     return [`${step.name} has ${step.rungs.length} rungs, and this says ${answer.rung}.`, 'answer.rung']
   if (step.sided && answer.side === 'none')
     return [`${step.name} is kept per side: say left or right.`, 'answer.side']

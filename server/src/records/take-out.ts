@@ -1,9 +1,10 @@
 import { once } from 'node:events'
 import type { Writable } from 'node:stream'
 import { YARD_FORMAT, YARD_FORMAT_VERSION, YARD_PART_NAMES } from '@still-pine/contract'
-import { stepOf, type Program } from '@still-pine/core/program'
+import { rungAt, stepOf, type Program } from '@still-pine/core/program'
 import { LOG_COLUMNS, writeRows } from '@still-pine/core/formats'
-import { allHorses, programById } from '../data/horses'
+import { allHorses } from '../data/horses'
+import { programById } from '../data/programs'
 import { yardNow } from '../data/people'
 import { logOf, partOf, type LogLine } from '../data/yard-file'
 import type { Yard } from './yard'
@@ -54,7 +55,7 @@ const cells = (line: LogLine, program: Program, horse: string): readonly unknown
     step?.requiredRung ?? '',
     flag(step?.allRound ?? false),
     line.at,
-    line.rung,
+    step ? rungAt(step, line.rung) : line.rung,
     line.grade,
     line.calm ?? '',
     flag(line.byChance),

@@ -1,6 +1,6 @@
 import type { KeptAnswer } from '@still-pine/contract'
 import { calmWord, gradeWord, type Grade, type Side } from '@still-pine/core/answer'
-import { rungName, type Step } from '@still-pine/core/program'
+import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Button } from '../ui/button'
 import { clock } from '../ui/words'
@@ -18,9 +18,9 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
   const [grade, setGrade] = useState(answer.grade)
   const [calm, setCalm] = useState(answer.calm)
   const [side, setSide] = useState<Side>(answer.side)
-  const [rung, setRung] = useState(answer.rung)
+  const [rung, setRung] = useState(rungAt(step, answer.rung))
   const save = async (): Promise<void> => {
-    await mend(personId, answer, { grade, calm, side, rung })
+    await mend(personId, answer, { grade, calm, side, rung: markOf(step, rung) })
     close()
   }
   return (
@@ -57,7 +57,7 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
 const wordsOf = (answer: KeptAnswer, step: Step): string =>
   [
     answer.side === 'none' ? '' : answer.side,
-    rungName(step, answer.rung),
+    rungName(step, rungAt(step, answer.rung)),
     gradeWord(step.kind, answer.grade),
     answer.calm === null ? 'calm not noted' : calmWord(answer.calm),
     answer.seconds === null ? '' : `${answer.seconds} s`,

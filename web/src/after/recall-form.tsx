@@ -1,6 +1,6 @@
 import type { Session } from '@still-pine/contract'
 import { gradeWord, type Calm, type Grade, type Side } from '@still-pine/core/answer'
-import type { Program } from '@still-pine/core/program'
+import { markOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Marks } from '../drawing/marks'
 import { Button } from '../ui/button'
@@ -27,7 +27,7 @@ export const RecallForm = ({ session, program, personId, firstStep, after }: Pro
   const realSide: Side = step.sided ? (side === 'none' ? 'left' : side) : 'none'
   const realRung = Math.min(rung, step.rungs.length)
   const save = async (): Promise<void> => {
-    await recall(personId, session, { step: step.key, side: realSide, rung: realRung }, marks, after)
+    await recall(personId, session, { step: step.key, side: realSide, rung: markOf(step, realRung) }, marks, after)
     setMarks([])
   }
   return (

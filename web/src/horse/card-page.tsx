@@ -1,4 +1,4 @@
-import { cardFor, GENERAL_CAUTIONS, rungName, stepOf } from '@still-pine/core/program'
+import { cardOf, GENERAL_CAUTIONS, rungName, stepOf } from '@still-pine/core/program'
 import { Link, useParams } from 'react-router'
 import { Loading } from '../ui/loading'
 import { useHorse } from './use-horse'
@@ -11,7 +11,7 @@ const CardPage = () => {
   const step = stepOf(program, stepKey)
   if (!step)
     return <Loading error={{ data: { title: `“${stepKey}” is not a step of this horse’s program.` } }} />
-  const card = cardFor(step.key, program.school)
+  const card = cardOf(program, step.key)
   const opensAt = Math.min(...line.tracks.filter((t) => t.step === step.key).map(({ view }) => view.openAt))
   const cautions = card.cautions.filter((caution) => !GENERAL_CAUTIONS.includes(caution))
   return (

@@ -1,4 +1,4 @@
-import { cardFor, GENERAL_CAUTIONS, troublesFrom, type Program, type Step } from '@still-pine/core/program'
+import { cardOf, GENERAL_CAUTIONS, troublesFrom, type Program, type Step } from '@still-pine/core/program'
 import type { ReactNode } from 'react'
 
 const Part = ({ title, children }: { title: string; children: ReactNode }) => (
@@ -13,7 +13,7 @@ const withUnits = (text: string): string => text.replace(/(\d) (mm|m|s|N)\b/g, '
 
 /** What is read at the rail before a step, as the horse's school asks it. */
 export const Card = ({ step, program }: { step: Step; program: Program }) => {
-  const card = cardFor(step.key, program.school)
+  const card = cardOf(program, step.key)
   const troubles = troublesFrom(step.key)
   const own = card.cautions.filter((caution) => !GENERAL_CAUTIONS.includes(caution))
   const general = card.cautions.filter((caution) => GENERAL_CAUTIONS.includes(caution))

@@ -1,7 +1,7 @@
 import type { Line, Settings } from '@still-pine/contract'
 import { MOST_AIDS, type Calm, type Grade, type Side, type Worst } from '@still-pine/core/answer'
 import { pullOf } from '@still-pine/core/feel'
-import type { Program } from '@still-pine/core/program'
+import { markOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useAppDispatch } from '../app/store'
@@ -124,7 +124,8 @@ export const usePenActions = ({ view, line, program, personId, settings }: Parts
       const { step, side, rung } = aim
       vibrate(settings, 60)
       const tryAt = Math.max(0, since() - view.lagSeconds)
-      const answer = { ...PLAIN_ANSWER, step, side, rung, calm: null, ...view.pen.stand, ...ended }
+      const mark = markOf(view.step, rung)
+      const answer = { ...PLAIN_ANSWER, step, side, rung: mark, calm: null, ...view.pen.stand, ...ended }
       const kept = dispatch(keepAnswer(personId, answer, true))
       void readPull(kept, running.startedAt, tryAt)
     }
@@ -198,7 +199,7 @@ export const usePenActions = ({ view, line, program, personId, settings }: Parts
           ...PLAIN_ANSWER,
           step,
           side,
-          rung,
+          rung: markOf(view.step, rung),
           grade,
           calm: null,
           recalled: true,

@@ -1,3 +1,4 @@
+import { stepOf, type Program } from '../program'
 import type { SchoolKey } from '../schools/school'
 import { ASKS } from './asks'
 import { BODY_AND_BIT_CARDS } from './body-and-bit'
@@ -31,4 +32,10 @@ export const cardFor = (step: string, school?: string): StepCard => ({
   how: ASKS[step]?.how ?? '',
   inThisSchool: ASKS[step]?.bySchool[school as SchoolKey] ?? '',
   underSaddle: UNDER_SADDLE[step] ?? null,
+})
+
+/** The card of a step as a horse's program reads it: the yard's own words first. */
+export const cardOf = (program: Program, step: string): StepCard => ({
+  ...cardFor(step, program.copyOf ?? program.school),
+  ...stepOf(program, step)?.card,
 })

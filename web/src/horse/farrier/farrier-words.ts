@@ -1,6 +1,6 @@
 import type { Incident, KeptAnswer, Line } from '@still-pine/contract'
 import { count, type Side } from '@still-pine/core/answer'
-import { cardFor, rungName, stepOf, type Program } from '@still-pine/core/program'
+import { cardOf, rungName, stepOf, type Program } from '@still-pine/core/program'
 import { ago, type TrackView } from '@still-pine/core/readiness'
 
 export interface Foot {
@@ -80,8 +80,8 @@ export const helpWords = (line: Line, program: Program): readonly string[] => {
       : []
   return [
     ...begin,
-    cardFor('foot-front').how,
-    cardFor('foot-front', program.school).inThisSchool,
+    cardOf(program, 'foot-front').how,
+    cardOf(program, 'foot-front').inThisSchool,
     `When it gives: ${program.manner.reward.words.toLowerCase()}`,
     `If it takes fright: ${program.manner.fright.words.toLowerCase()}`,
   ].filter(Boolean)

@@ -1,7 +1,7 @@
 import type { Line, Settings } from '@still-pine/contract'
 import type { Place, Side } from '@still-pine/core/answer'
 import { handOn, THINGS, type Spot, type Thing, type Zone } from '@still-pine/core/coverage'
-import { stepOf, type Program } from '@still-pine/core/program'
+import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { useMeQuery, useSpotsQuery } from '../../app/api'
@@ -147,7 +147,7 @@ const FromAbovePage = () => {
   const failed = error ?? (spots ? undefined : noSpots)
   if (!line || !program || !me || !spots || !view || view.pen.horseId !== horseId)
     return <Loading error={failed} retry={() => (error ? retry() : void refetch())} />
-  return <FromAbove line={line} program={program} view={view} spots={spots.spots} personId={me.person.id} />
+  return <FromAbove line={line} program={program} view={view} spots={onLadders(program, spots.spots)} personId={me.person.id} />
 }
 
 export default FromAbovePage

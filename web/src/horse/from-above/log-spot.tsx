@@ -1,6 +1,6 @@
 import { gradeWord, type Calm, type Grade } from '@still-pine/core/answer'
 import { ZONES } from '@still-pine/core/coverage'
-import { rungName } from '@still-pine/core/program'
+import { markOf, rungName } from '@still-pine/core/program'
 import { useAppDispatch } from '../../app/store'
 import { PLAIN_ANSWER } from '../../offline/plain-answer'
 import { keepAnswer, noteCalm, undoLast } from '../../pen/log'
@@ -26,7 +26,7 @@ export const LogSpot = ({ view, personId }: { view: PenView; personId: string })
     void dispatch(
       keepAnswer(
         personId,
-        { ...PLAIN_ANSWER, step: step.key, side, rung, grade, calm: null, ...pen.stand },
+        { ...PLAIN_ANSWER, step: step.key, side, rung: markOf(step, rung), grade, calm: null, ...pen.stand },
         true,
       ),
     ).catch(() => undefined)

@@ -1,4 +1,4 @@
-import { knownStep, type Program } from '@still-pine/core/program'
+import { knownStep, markOf, rungAt, type Program } from '@still-pine/core/program'
 import type { Side } from '@still-pine/core/answer'
 import type { TodayRow } from '@still-pine/contract'
 import { useState } from 'react'
@@ -81,7 +81,8 @@ const ToTime = ({ group }: Props) => {
 const OneAnswer = ({ entry, program }: { entry: Waiting; program: Program }) => {
   const answer = entry.item.do === 'add' ? entry.item.answer : null
   const [key, setKey] = useState(answer?.step ?? '')
-  const [rung, setRung] = useState(answer?.rung ?? 1)
+  const asked = answer && knownStep(program, answer.step)
+  const [rung, setRung] = useState(asked ? rungAt(asked, answer.rung) : 1)
   const [side, setSide] = useState<Side>(answer?.side ?? 'none')
   const step = knownStep(program, key) ?? program.steps[0]!
   const realSide: Side = step.sided ? (side === 'none' ? 'left' : side) : 'none'
@@ -101,7 +102,7 @@ const OneAnswer = ({ entry, program }: { entry: Waiting; program: Program }) => 
         look="act"
         onClick={() =>
           void sendAll([entry], ({ item }) =>
-            asAnswerTo(item, { step: step.key, rung: realRung, side: realSide }),
+            asAnswerTo(item, { step: step.key, rung: markOf(step, realRung), side: realSide }),
           )
         }
       >

@@ -1,0 +1,5 @@
+export { applyEdit, type Edited } from './apply'
+export { calendarOf, type GateDay } from './calendar'
+export { copyOfSchool, stepsLeftOut } from './copy'
+export type { Edit, GateList } from './edits'
+export { movedOver, type MovedStep, type MovedTrack } from './moving-over'

@@ -1,0 +1,49 @@
+import type { Program } from '@still-pine/core/program'
+import { maybeRow, rows, run, sql, type Client } from './sql'
+
+export const programById = (client: Client, id: string) =>
+  maybeRow<{ id: string; document: Program }>(client, sql`select id, document from program where id = ${id}`)
+
+export const newestProgram = (client: Client, school: string) =>
+  maybeRow<{ id: string; document: Program }>(
+    client,
+    sql`select id, document from program where school = ${school} order by version desc limit 1`,
+  )
+
+export const insertProgram = (
+  client: Client,
+  yardId: string,
+  id: string,
+  document: Program,
+  made: { readonly by: string; readonly at: Date } | null = null,
+) =>
+  run(
+    client,
+    sql`insert into program (id, yard_id, school, version, document, made_at, made_by)
+        values (${id}, ${yardId}, ${document.school}, ${document.version}, ${JSON.stringify(document)},
+                ${made?.at ?? null}, ${made?.by ?? null})
+        on conflict do nothing`,
+  )
+
+/** Lets one version of a yard's schools be made at a time. */
+export const lockSchools = (client: Client, yardId: string) =>
+  run(client, sql`select 1 from yard where id = ${yardId} for update`)
+
+interface VersionRow {
+  readonly programId: string
+  readonly school: string
+  readonly name: string
+  readonly copyOf: string | null
+  readonly version: number
+  readonly madeAt: Date | null
+  readonly madeBy: string | null
+}
+
+/** Every version of every school of the yard, newest first. */
+export const allPrograms = (client: Client) =>
+  rows<VersionRow>(
+    client,
+    sql`select g.id as "programId", g.school, g.document->>'name' as name, g.document->>'copyOf' as "copyOf",
+               g.version, g.made_at as "madeAt", p.name as "madeBy"
+        from program g left join person p on p.id = g.made_by order by g.school, g.version desc`,
+  )
