@@ -53,3 +53,14 @@ export type School = z.infer<typeof School>
 export type SchoolVersion = z.infer<typeof SchoolVersion>
 export type PutProgram = z.infer<typeof PutProgram>
 export type MoveOver = z.infer<typeof MoveOver>
+
+export const SCHOOL_FORMAT = 'still-pine-school'
+
+/** One school as a file of its own. */
+export const SchoolDocument = z.object({
+  format: z.literal(SCHOOL_FORMAT, 'This is not a school of Still Pine.'),
+  version: z.literal(1, 'This version of the format is not known here.'),
+  program: ProgramSchema,
+})
+
+export type SchoolDocument = z.infer<typeof SchoolDocument>

@@ -103,6 +103,8 @@ const serveInterface = (app: Express, folder: string): void => {
 export const makeApp = (deps: Dependencies): Express => {
   const app = express()
   app.disable('x-powered-by')
+  // Nothing of the API is kept by a browser, so a hash of every reply would be for nobody.
+  app.disable('etag')
   app.use(named, logged(deps), security(deps), compression(QUICK))
   health(app, deps)
   app.use('/api/v1', api(deps))

@@ -3,7 +3,7 @@ import { judgeFile, LOG_COLUMNS, readAnswerLog } from '@still-pine/core/formats'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { yardSchema } from '../src/http/files'
+import { schoolSchema, yardSchema } from '../src/http/files'
 import { addHorse, answerItem, sendBatch, sessionItem, TestClock, voidItem } from './making'
 import { startYard, type Visitor } from './running'
 
@@ -86,12 +86,15 @@ describe('a yard taken out', () => {
     expect((await line(empty)).gates).toEqual((await line(yard)).gates)
   })
 
-  it('has its schema published', async () => {
-    const { body } = await yard.starter.get('/formats/yard.schema.json')
-    expect(body).toEqual(JSON.parse(JSON.stringify(yardSchema())))
+  it.each([
+    ['yard', yardSchema],
+    ['school', schoolSchema],
+  ])('has the schema of a %s published', async (name, schema) => {
+    const { body } = await yard.starter.get(`/formats/${name}.schema.json`)
+    expect(body).toEqual(JSON.parse(JSON.stringify(schema())))
     // `npx vitest run -u` writes it anew after a change that is meant.
     await expect(`${JSON.stringify(body, null, 2)}\n`).toMatchFileSnapshot(
-      '../../docs/formats/yard.schema.json',
+      `../../docs/formats/${name}.schema.json`,
     )
   })
 })

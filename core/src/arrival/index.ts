@@ -1,8 +1,2 @@
-export {
-  arrivalCheck,
-  type ArrivalAnswer,
-  type ArrivalAsk,
-  type ArrivalCheck,
-  type How,
-  type Known,
-} from './check'
+export { arrivalCheck, type ArrivalAsk, type ArrivalCheck, type How, type Known } from './check'
+export type { ArrivalAnswer } from './track'

@@ -133,6 +133,17 @@ export interface SimulatedAnswer {
   readonly seconds: number
 }
 
+/** What a made-up horse truly can on a day, before anything is asked: a track nobody has worked has its start. */
+export const trueStanding = (
+  horse: SimulatedHorse,
+  step: Step,
+  side: Side,
+  day: Day,
+): { readonly ability: number; readonly calm: number } => {
+  const track = horse.tracks.get(trackKey(step.key, side)) ?? startOf(horse, step, side)
+  return wokenOn(track, horse.nature.law, day)
+}
+
 /** Asks once; gives the answer and the horse as it is after it. `opensBurst` starts a new burst on the track. */
 export const askSimulated = (
   horse: SimulatedHorse,

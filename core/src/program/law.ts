@@ -1,6 +1,6 @@
 import { GATES, type Gate, type StopRule } from './gate'
 import { stepOf, type Program } from './program'
-import type { Flaw } from './validate'
+import type { Flaw } from './flaw'
 
 /** Stops that the law or a vet stands behind: a yard can add to them and never take one away. */
 export const FIXED_STOPS: readonly StopRule[] = ['veterinary-hold', 'mouth-check', 'age', 'helmet']

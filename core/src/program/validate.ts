@@ -1,15 +1,8 @@
 import { rungNeeded, stepOf, stepsMeeting, type Program } from './program'
+import type { Flaw } from './flaw'
 import { lawFlaws } from './law'
 import { marksOf } from './ladder'
 import type { NeedRef, Step } from './step'
-
-/** Something wrong with a program, said so that its author can mend it. */
-export interface Flaw {
-  readonly kind:
-    'unknown' | 'rung' | 'circle' | 'unreachable' | 'duplicate' | 'pace' | 'order' | 'empty' | 'law'
-  readonly step: string
-  readonly words: string
-}
 
 type Node = string
 

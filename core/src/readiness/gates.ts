@@ -205,14 +205,7 @@ const weakestThree = (tracks: readonly Looked[]): readonly Looked[] =>
 
 const withoutView = ({ view: _view, ...track }: Looked): GateTrack => track
 
-/** The verdict of one gate: Stop, Not yet, Check first or Go, the first that fits, with its reasons. */
-export const gateVerdict = (
-  program: Program,
-  gate: Gate,
-  views: Views,
-  facts: Facts,
-  on: Day,
-): GateVerdict => {
+const judgeGate = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): GateVerdict => {
   const stops = stopsOf(program, gate, views, facts, on)
   const tracks = tracksOf(program, gate, views, facts, on)
   const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
@@ -238,6 +231,33 @@ export const gateVerdict = (
     kit: card.kit,
     cautions: card.cautions,
   }
+}
+
+interface Judged {
+  readonly program: Program
+  readonly facts: Facts
+  readonly on: Day
+  readonly verdict: GateVerdict
+}
+
+/** A plan asks a gate several times over; the same views with the same facts give the same verdict. */
+const judged = new WeakMap<Views, Map<Gate, Judged>>()
+
+/** The verdict of one gate: Stop, Not yet, Check first or Go, the first that fits, with its reasons. */
+export const gateVerdict = (
+  program: Program,
+  gate: Gate,
+  views: Views,
+  facts: Facts,
+  on: Day,
+): GateVerdict => {
+  const ofViews = judged.get(views) ?? new Map<Gate, Judged>()
+  judged.set(views, ofViews)
+  const known = ofViews.get(gate)
+  if (known?.program === program && known.facts === facts && known.on === on) return known.verdict
+  const verdict = judgeGate(program, gate, views, facts, on)
+  ofViews.set(gate, { program, facts, on, verdict })
+  return verdict
 }
 
 export const gateVerdicts = (program: Program, views: Views, facts: Facts, on: Day): readonly GateVerdict[] =>

@@ -1,5 +1,8 @@
 export { applyEdit, type Edited } from './apply'
 export { calendarOf, type GateDay } from './calendar'
 export { copyOfSchool, stepsLeftOut } from './copy'
+export { differencesOf, needsApart, type Difference } from './differences'
+export { drafted, type Draft, type Drafted } from './draft'
 export type { Edit, GateList } from './edits'
 export { movedOver, type MovedStep, type MovedTrack } from './moving-over'
+export { needWords, ROLE_WORDS } from './need-words'

@@ -40,7 +40,8 @@ const rungChanges = (before: Step, after: Step): readonly string[] => {
   ]
 }
 
-const changesOf = (before: Step, after: Step): readonly string[] => [
+/** What is different about a step that both have, as far as it touches its answers. */
+export const stepChanges = (before: Step, after: Step): readonly string[] => [
   ...rungChanges(before, after),
   ...(before.rungs[before.requiredRung - 1] === after.rungs[after.requiredRung - 1]
     ? []
@@ -96,7 +97,13 @@ export const movedOver = (from: Program, to: Program, before: Views, after: View
   const kept = to.steps.flatMap((step): MovedStep[] => {
     const old = stepOf(from, step.key)
     const sides = [...new Set([...(old ? sidesOf(old) : []), ...sidesOf(step)])]
-    const moved = movedStep(step, old ? changesOf(old, step) : ['comes on to the path'], sides, before, after)
+    const moved = movedStep(
+      step,
+      old ? stepChanges(old, step) : ['comes on to the path'],
+      sides,
+      before,
+      after,
+    )
     return moved.changes.length === 0 && isJudgedAlike(moved) ? [] : [moved]
   })
   return [...kept, ...gone]

@@ -1,4 +1,4 @@
-import { files, Id, YardDocument, type Progress } from '@still-pine/contract'
+import { files, Id, SchoolDocument, YardDocument, type Progress } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import { z } from 'zod'
 import { bringLog } from '../records/bring-log'
@@ -12,6 +12,10 @@ import { forSignedIn } from './serve'
 
 /** The published shape of a yard's document. */
 export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'input', unrepresentable: 'any' })
+
+/** The published shape of a school's document. */
+export const schoolSchema = (): object =>
+  z.toJSONSchema(SchoolDocument, { io: 'input', unrepresentable: 'any' })
 
 const beginFile = (response: Response, type: string, name: string): void => {
   response.type(type)
@@ -56,8 +60,9 @@ const bringing =
 
 /** Files that go out and come in whole; streamed both ways. */
 export const fileRoutes = (router: Router, deps: Dependencies): void => {
-  const schema = yardSchema()
-  router.get('/formats/yard.schema.json', (_request, response) => void response.json(schema))
+  const schemas = { yard: yardSchema(), school: schoolSchema() }
+  router.get('/formats/yard.schema.json', (_request, response) => void response.json(schemas.yard))
+  router.get('/formats/school.schema.json', (_request, response) => void response.json(schemas.school))
 
   router.get(files.answersOut.path, async (request, response) => {
     const horseId = horseAsked(request)

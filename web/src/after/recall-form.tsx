@@ -27,7 +27,13 @@ export const RecallForm = ({ session, program, personId, firstStep, after }: Pro
   const realSide: Side = step.sided ? (side === 'none' ? 'left' : side) : 'none'
   const realRung = Math.min(rung, step.rungs.length)
   const save = async (): Promise<void> => {
-    await recall(personId, session, { step: step.key, side: realSide, rung: markOf(step, realRung) }, marks, after)
+    await recall(
+      personId,
+      session,
+      { step: step.key, side: realSide, rung: markOf(step, realRung) },
+      marks,
+      after,
+    )
     setMarks([])
   }
   return (

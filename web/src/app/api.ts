@@ -8,6 +8,7 @@ import type {
   KeptAnswer,
   Line,
   Me,
+  MoveOver,
   Overrule,
   Problem,
   ReplyOf,
@@ -41,7 +42,7 @@ export const api = createApi({
     onHeard: ({ dispatch }, wasHeard) => void dispatch(wasHeard ? heard(Date.now()) : notHeard()),
     onCutOff: () => void personHere().then((id) => (id === null ? undefined : forgetCopies(id))),
   }),
-  tagTypes: ['Me', 'Today', 'Line', 'Sessions', 'Care', 'Devices'],
+  tagTypes: ['Me', 'Today', 'Line', 'Sessions', 'Care', 'Devices', 'Schools'],
   refetchOnReconnect: true,
   endpoints: (build) => ({
     about: build.query<About, void>({ query: () => '/about', providesTags: ['Me'] }),
@@ -80,6 +81,20 @@ export const api = createApi({
       query: (id) => `/programs/${id}`,
       keepUnusedDataFor: 3600,
     }),
+    schools: build.query<ReplyOf<'schools'>, void>({ query: () => '/schools', providesTags: ['Schools'] }),
+    putProgram: build.mutation<{ id: string; program: Program }, { id: string; body: BodyOf<'putProgram'> }>({
+      query: ({ id, body }) => ({ url: `/programs/${id}`, method: 'PUT', body }),
+      // A version that was refused as stale has a newer one behind it.
+      invalidatesTags: ['Schools'],
+    }),
+    moveOver: build.query<MoveOver, { horseId: string; to: string }>({
+      query: ({ horseId, to }) => ({ url: `${horsePath(horseId)}/move-over`, params: { to } }),
+      providesTags: (_steps, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+    }),
+    putHorseProgram: build.mutation<Horse, { horseId: string; body: BodyOf<'putHorseProgram'> }>({
+      query: ({ horseId, body }) => ({ url: `${horsePath(horseId)}/program`, method: 'PUT', body }),
+      invalidatesTags: (_horse, _error, { horseId }) => ['Today', 'Schools', { type: 'Line', id: horseId }],
+    }),
     today: build.query<ReplyOf<'today'>, void>({ query: () => '/today', providesTags: ['Today'] }),
     week: build.query<ReplyOf<'week'>, void>({ query: () => '/week', providesTags: ['Today'] }),
     line: build.query<Line, string>({
@@ -100,7 +115,7 @@ export const api = createApi({
     }),
     putHorse: build.mutation<Horse, { id: string; body: BodyOf<'putHorse'> }>({
       query: ({ id, body }) => ({ url: horsePath(id), method: 'PUT', body }),
-      invalidatesTags: (_horse, _error, { id }) => ['Today', { type: 'Line', id }],
+      invalidatesTags: (_horse, _error, { id }) => ['Today', 'Schools', { type: 'Line', id }],
     }),
     putHandOver: build.mutation<Horse, { horseId: string; body: BodyOf<'putHandOver'> }>({
       query: ({ horseId, body }) => ({ url: `${horsePath(horseId)}/hand-over`, method: 'PUT', body }),
@@ -170,6 +185,10 @@ export const {
   useSessionsQuery,
   useSignInDemoMutation,
   useSignInMutation,
+  useMoveOverQuery,
+  usePutHorseProgramMutation,
+  usePutProgramMutation,
+  useSchoolsQuery,
   useSpotsQuery,
   useStepAnswersQuery,
   useTodayQuery,

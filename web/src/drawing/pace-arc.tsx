@@ -1,22 +1,8 @@
 import type { Pace } from '@still-pine/core/answer'
 import type { Sample } from '@still-pine/core/feel'
+import { CENTRE, degreesAt, pointAt, RADIUS, stretch } from './arc-geometry'
 
-const RADIUS = 120
 const WIDTH = 32
-const FROM = -210
-const SWEEP = 240
-const CENTRE = { x: 180, y: 165 }
-
-const at = (degrees: number, radius: number): { x: number; y: number } => {
-  const radians = (degrees * Math.PI) / 180
-  return { x: CENTRE.x + radius * Math.cos(radians), y: CENTRE.y + radius * Math.sin(radians) }
-}
-
-const arc = (from: number, to: number): string => {
-  const a = at(from, RADIUS)
-  const b = at(to, RADIUS)
-  return `M${a.x} ${a.y}A${RADIUS} ${RADIUS} 0 ${to - from > 180 ? 1 : 0} 1 ${b.x} ${b.y}`
-}
 
 const COLOURS = ['var(--mark-0)', 'var(--mark-1)', 'var(--mark-2)', 'var(--mark-3)'] as const
 const GAP_DEGREES = 2
@@ -38,7 +24,7 @@ const pullPath = (pull: readonly Sample[], degrees: (s: number) => number): stri
   pull
     .map((sample) => {
       const depth = PULL_DEPTH * Math.min(1, sample.newtons / FULL_PULL_NEWTONS)
-      const { x, y } = at(degrees(sample.at), PULL_FROM - depth)
+      const { x, y } = pointAt(degrees(sample.at), PULL_FROM - depth)
       return `${x.toFixed(1)} ${y.toFixed(1)}`
     })
     .join('L')
@@ -46,7 +32,7 @@ const pullPath = (pull: readonly Sample[], degrees: (s: number) => number): stri
 /** Fills through the phases of the school's pace; its words stand beside each phase. */
 export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
   const end = pace.limits[3]
-  const degrees = (s: number): number => FROM + (SWEEP * Math.min(s, end)) / end
+  const degrees = (s: number): number => degreesAt(s, end)
   const hand = seconds === null ? null : degrees(seconds)
   return (
     <svg viewBox="-40 10 440 246" className="h-full max-h-full w-full flat:hidden" aria-hidden="true">
@@ -54,18 +40,18 @@ export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
         const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
         const to = degrees(limit) - GAP_DEGREES / 2
         const filledTo = hand === null ? from : Math.min(hand, to)
-        const middle = at((from + to) / 2, RADIUS + 26)
+        const middle = pointAt((from + to) / 2, RADIUS + 26)
         return (
           <g key={limit}>
             <path
-              d={arc(from, to)}
+              d={stretch(from, to)}
               fill="none"
               stroke="var(--line)"
               strokeOpacity={0.4}
               strokeWidth={WIDTH}
             />
             {filledTo > from && (
-              <path d={arc(from, filledTo)} fill="none" stroke={COLOURS[i]} strokeWidth={WIDTH} />
+              <path d={stretch(from, filledTo)} fill="none" stroke={COLOURS[i]} strokeWidth={WIDTH} />
             )}
             <text
               x={middle.x}
@@ -86,10 +72,10 @@ export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
       )}
       {hand !== null && (
         <line
-          x1={at(hand, RADIUS - 24).x}
-          y1={at(hand, RADIUS - 24).y}
-          x2={at(hand, RADIUS + 20).x}
-          y2={at(hand, RADIUS + 20).y}
+          x1={pointAt(hand, RADIUS - 24).x}
+          y1={pointAt(hand, RADIUS - 24).y}
+          x2={pointAt(hand, RADIUS + 20).x}
+          y2={pointAt(hand, RADIUS + 20).y}
           stroke="var(--ink)"
           strokeWidth={4}
         />

@@ -1,6 +1,7 @@
 import { HorseForm, type Horse } from '@still-pine/contract'
+import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { useMeQuery, usePutHorseMutation, wordsFor } from '../app/api'
+import { useMeQuery, usePutHorseMutation, useSchoolsQuery, wordsFor } from '../app/api'
 import { mayDo } from '@still-pine/contract/rights'
 import { SchoolPicker } from '../yard/schools/school-picker'
 
@@ -8,6 +9,8 @@ import { SchoolPicker } from '../yard/schools/school-picker'
 export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {
   const { data: me } = useMeQuery()
   const [putHorse] = usePutHorseMutation()
+  const { data } = useSchoolsQuery()
+  const navigate = useNavigate()
   if (!me || !mayDo(me.person.role, 'edit-horse')) return null
   const move = async (from: Horse, school: string): Promise<void> => {
     const body = { ...HorseForm.parse(from), version: from.version, school }
@@ -24,9 +27,16 @@ export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {
       },
     )
   }
+  /** A school of one’s own may have changed any ladder: what that does is shown before it is done. */
+  const pick = (key: string): void => {
+    const own = data?.schools.find(({ school, ships }) => school === key && !ships)
+    const newest = own?.versions[0]
+    if (newest) void navigate(`/horses/${horse.id}/move-over?to=${newest.programId}`)
+    else void move(horse, key)
+  }
   return (
     <div className="no-print max-w-md">
-      <SchoolPicker school={horse.school} onPick={(school) => void move(horse, school)} />
+      <SchoolPicker school={horse.school} onPick={pick} />
     </div>
   )
 }

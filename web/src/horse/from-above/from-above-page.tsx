@@ -147,7 +147,15 @@ const FromAbovePage = () => {
   const failed = error ?? (spots ? undefined : noSpots)
   if (!line || !program || !me || !spots || !view || view.pen.horseId !== horseId)
     return <Loading error={failed} retry={() => (error ? retry() : void refetch())} />
-  return <FromAbove line={line} program={program} view={view} spots={onLadders(program, spots.spots)} personId={me.person.id} />
+  return (
+    <FromAbove
+      line={line}
+      program={program}
+      view={view}
+      spots={onLadders(program, spots.spots)}
+      personId={me.person.id}
+    />
+  )
 }
 
 export default FromAbovePage

@@ -12,7 +12,10 @@ import {
   type Program,
 } from '@still-pine/core/program'
 import { useSearchParams } from 'react-router'
+import { mayDo } from '@still-pine/contract/rights'
+import { useMeQuery, useSchoolsQuery } from '../../app/api'
 import { Picker } from '../../after/pickers'
+import { OwnSchools } from './own-schools'
 
 const PARTS = Object.entries(MANNER_PARTS) as [MannerPart, string][]
 
@@ -159,6 +162,8 @@ const schoolIn = (search: URLSearchParams, name: string, or: number): Program =>
 /** Two schools side by side: what they do and why, their order, and how each asks a step. */
 const SchoolsPage = () => {
   const [search, setSearch] = useSearchParams()
+  const { data: me } = useMeQuery()
+  const { data } = useSchoolsQuery()
   const one = schoolIn(search, 'one', 0)
   const other = schoolIn(search, 'other', 1)
   const step = CATALOGUE.find(({ key }) => key === search.get('step'))?.key ?? 'give-to-halter'
@@ -183,6 +188,7 @@ const SchoolsPage = () => {
           </Picker>
         ))}
       </div>
+      {data && me && <OwnSchools schools={data.schools} mayEdit={mayDo(me.person.role, 'edit-school')} />}
       <Manner one={one} other={other} />
       <Disputes />
       <section>

@@ -1,0 +1,47 @@
+import type { Program } from '@still-pine/core/program'
+import { applyEdit, drafted, type Edit } from '@still-pine/core/school-edit'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { keepEdits, keptEdits } from './draft-store'
+
+export interface SchoolDraft {
+  readonly base: Program
+  readonly programId: string
+  readonly program: Program
+  readonly edits: readonly Edit[]
+  /** Makes one edit, or says why it cannot be made. */
+  readonly make: (edit: Edit) => boolean
+  readonly undo: () => void
+  readonly letGo: () => void
+  /** Puts edits back that were let go. */
+  readonly putBack: (edits: readonly Edit[]) => void
+}
+
+/** A school as it is being changed: its base, and the edits made so far. */
+export const useDraft = (programId: string, base: Program): SchoolDraft => {
+  const [edits, setEdits] = useState<readonly Edit[]>(() => keptEdits(base.school, programId))
+  const { program } = useMemo(() => drafted({ base, edits }), [base, edits])
+  const change = (next: readonly Edit[]): void => {
+    setEdits(next)
+    keepEdits(base.school, { programId, edits: next })
+  }
+  return {
+    base,
+    programId,
+    program,
+    edits,
+    make: (edit) => {
+      const edited = applyEdit(program, edit)
+      if ('refused' in edited) {
+        toast.error(edited.refused)
+        return false
+      }
+      change([...edits, edit])
+      if (edited.also.length > 0) toast(`Done; ${edited.also.join('; ')}.`)
+      return true
+    },
+    undo: () => change(edits.slice(0, -1)),
+    letGo: () => change([]),
+    putBack: change,
+  }
+}

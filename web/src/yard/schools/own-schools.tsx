@@ -1,0 +1,96 @@
+import type { School } from '@still-pine/contract'
+import { SCHOOLS } from '@still-pine/core/program'
+import { count } from '@still-pine/core/answer'
+import { copyOfSchool } from '@still-pine/core/school-edit'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import { v7 as uuid } from 'uuid'
+import { usePutProgramMutation, wordsFor } from '../../app/api'
+import { Picker } from '../../after/pickers'
+import { Button } from '../../ui/button'
+import { Field, INPUT } from '../../ui/field'
+import { BringSchool } from './bring-school'
+import { freeKey } from './free-key'
+
+const CopyForm = ({ schools }: { schools: readonly School[] }) => {
+  const [from, setFrom] = useState(SCHOOLS[0]!.school)
+  const [name, setName] = useState('')
+  const [put, { isLoading }] = usePutProgramMutation()
+  const navigate = useNavigate()
+  const copy = async (): Promise<void> => {
+    const source = SCHOOLS.find(({ school }) => school === from)!
+    const program = copyOfSchool(source, freeKey(name, schools), name.trim())
+    const done = await put({ id: uuid(), body: { basedOn: 0, program } })
+    if (done.error) toast.error(wordsFor(done.error))
+    else void navigate(`/yard/schools/${program.school}/edit`)
+  }
+  return (
+    <form
+      className="flex max-w-3xl flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void copy()
+      }}
+    >
+      <Picker label="Copy" value={from} onPick={setFrom}>
+        {SCHOOLS.map(({ school, name }) => (
+          <option key={school} value={school}>
+            {name}
+          </option>
+        ))}
+      </Picker>
+      <div className="grow">
+        <Field label="and call it">
+          {(props) => (
+            <input
+              className={INPUT}
+              maxLength={80}
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              {...props}
+            />
+          )}
+        </Field>
+      </div>
+      <Button look="act" type="submit" disabled={!name.trim() || isLoading}>
+        Copy and change it
+      </Button>
+    </form>
+  )
+}
+
+const horsesOf = ({ versions }: School): number =>
+  versions.reduce((sum, { horses }) => sum + horses.length, 0)
+
+/** The yard’s own schools, a copy to begin another from, and one from a file. */
+export const OwnSchools = ({ schools, mayEdit }: { schools: readonly School[]; mayEdit: boolean }) => {
+  const own = schools.filter(({ ships }) => !ships)
+  return (
+    <section className="no-print flex flex-col gap-4">
+      <h2 className="text-2xl">Your own</h2>
+      {own.length === 0 && <p>None yet. Copy one of the four and change what you do otherwise.</p>}
+      <ul>
+        {own.map((school) => (
+          <li key={school.school} className="border-t border-line">
+            <Link
+              className="flex min-h-12 flex-wrap items-center gap-x-3"
+              to={`/yard/schools/${school.school}`}
+            >
+              <b className="font-name underline">{school.name}</b>
+              <span className="text-quiet">
+                version {school.versions[0]?.version}, {count(horsesOf(school), 'horse')}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {mayEdit && (
+        <>
+          <CopyForm schools={schools} />
+          <BringSchool schools={schools} />
+        </>
+      )}
+    </section>
+  )
+}
