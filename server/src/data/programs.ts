@@ -27,7 +27,7 @@ export const insertProgram = (
 
 /** Lets one version of a yard's schools be made at a time. */
 export const lockSchools = (client: Client, yardId: string) =>
-  run(client, sql`select 1 from yard where id = ${yardId} for update`)
+  run(client, sql`select 1 from yard where id = ${yardId} for no key update`)
 
 interface VersionRow {
   readonly programId: string
