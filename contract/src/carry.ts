@@ -1,9 +1,10 @@
+import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { KeptAnswer } from './answers'
 import { Check, CONFIRMATIONS, Incident } from './care'
 import { Horse } from './horses'
 import { Overrule } from './judgement'
-import { Day, Id } from './primitives'
+import { Day, Id, StepKey } from './primitives'
 
 /** How far a device has read a horse's history: the last answer and the last taking back it knows. */
 export const Cursor = z.object({
@@ -25,6 +26,10 @@ export const Carry = z.object({
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),
+  /** The block it is in, where one is open. */
+  block: z.object({ kind: z.enum(BLOCK_KINDS), from: Day }).nullable(),
+  /** What its last arrival check showed. */
+  known: z.array(z.object({ step: StepKey, rung: z.number().int(), on: Day })),
   /** Answers kept since the cursor, in the order they were kept. */
   answers: z.array(CarriedAnswer),
   /** Answers taken back since the cursor, whether the device knows them or not. */

@@ -54,6 +54,18 @@ export const DEFAULT_SETTINGS: Settings = {
 
 export const Person = z.object({ id: Id, name: z.string(), role: z.enum(ROLES) })
 
+/** Addresses are told to a starter only. */
+export const ListedPerson = Person.extend({ email: z.string().nullable() })
+
+/** A person is added with a password to begin with, or changed; no password leaves it as it is. */
+export const PutPerson = z.object({
+  name: Name,
+  role: z.enum(ROLES),
+  /** Who never signs in needs none. */
+  email: Email.nullable(),
+  password: Password.nullable(),
+})
+
 export const Me = z.object({
   person: Person.extend({ settings: Settings }),
   yard: z.object({ id: Id, name: z.string(), timeZone: z.string(), demo: z.boolean() }),
@@ -75,3 +87,6 @@ export type About = z.infer<typeof About>
 export type FirstRun = z.infer<typeof FirstRun>
 export type SignIn = z.infer<typeof SignIn>
 export type Person = z.infer<typeof Person>
+
+export type ListedPerson = z.infer<typeof ListedPerson>
+export type PutPerson = z.infer<typeof PutPerson>

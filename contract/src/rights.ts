@@ -8,6 +8,8 @@ export const ACTIONS = [
   'confirm-session',
   'edit-horse',
   'edit-school',
+  'edit-places',
+  'edit-people',
   'record-check',
   'record-incident',
   'confirm-on-the-day',

@@ -1,11 +1,13 @@
 import { z } from 'zod'
 import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
+import { Arrival, Block, PutArrival, PutBlock } from './blocks'
 import { Carry, Cursor } from './carry'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
 import { Device, PutCutOff } from './devices'
 import { Horse, PutHandOver, PutHorse } from './horses'
 import { Line, Overrule, SessionChanges, TodayRow, WeekRow } from './judgement'
-import { About, FirstRun, Me, Person, Settings, SignIn, SignInDemo } from './people'
+import { About, FirstRun, ListedPerson, Me, PutPerson, Settings, SignIn, SignInDemo } from './people'
+import { Place, PutPlace } from './places'
 import { Day, Id, StepKey } from './primitives'
 import { ProgramSchema } from './program'
 import type { Route } from './route'
@@ -92,7 +94,32 @@ export const routes = {
     path: '/people',
     summary: 'The people of the yard',
     needs: 'read-yard',
-    reply: z.object({ people: z.array(Person) }),
+    reply: z.object({ people: z.array(ListedPerson) }),
+  }),
+  putPerson: route({
+    method: 'put',
+    path: '/people/{personId}',
+    summary: 'Add a person to the yard, or change their name, part, address or password',
+    needs: 'edit-people',
+    params: z.object({ personId: Id }),
+    body: PutPerson,
+    reply: ListedPerson,
+  }),
+  places: route({
+    method: 'get',
+    path: '/places',
+    summary: 'The pens and tracks of the yard, with what each suits',
+    needs: 'read-yard',
+    reply: z.object({ places: z.array(Place) }),
+  }),
+  putPlace: route({
+    method: 'put',
+    path: '/places/{placeId}',
+    summary: 'Add a pen or a track, or change it',
+    needs: 'edit-places',
+    params: z.object({ placeId: Id }),
+    body: PutPlace,
+    reply: Place,
   }),
   program: route({
     method: 'get',
@@ -175,6 +202,40 @@ export const routes = {
     params: horse,
     body: PutHandOver,
     reply: Horse,
+  }),
+  arrivals: route({
+    method: 'get',
+    path: '/horses/{horseId}/arrivals',
+    summary: 'The arrival checks of a horse, newest first',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ arrivals: z.array(Arrival) }),
+  }),
+  putArrival: route({
+    method: 'put',
+    path: '/horses/{horseId}/arrivals/{arrivalId}',
+    summary: 'Keep what the answers of a day show as an arrival check: what it shows opens the next steps',
+    needs: 'edit-horse',
+    params: horse.extend({ arrivalId: Id }),
+    body: PutArrival,
+    reply: Arrival,
+  }),
+  blocks: route({
+    method: 'get',
+    path: '/horses/{horseId}/blocks',
+    summary: 'The blocks of a horse’s life, oldest first',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ blocks: z.array(Block) }),
+  }),
+  putBlock: route({
+    method: 'put',
+    path: '/horses/{horseId}/blocks/{blockId}',
+    summary: 'Open a block, close it (which freezes how the horse stands), or open it again',
+    needs: 'edit-horse',
+    params: horse.extend({ blockId: Id }),
+    body: PutBlock,
+    reply: Block,
   }),
   carry: route({
     method: 'get',

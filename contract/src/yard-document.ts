@@ -1,8 +1,11 @@
+import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
+import { ArrivalResult, Snapshot } from './blocks'
 import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
 import { HorseForm } from './horses'
 import { TimeZone } from './people'
+import { PlaceForm } from './places'
 import {
   CalmSchema,
   Day,
@@ -22,12 +25,13 @@ import { ROLES } from './rights'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 2
+export const YARD_FORMAT_VERSION = 3
 
 /** The parts of a yard's document, in the order in which they stand: each names only what stands before it. */
 export const YARD_PARTS = {
   programs: z.object({ document: ProgramSchema }),
   people: z.object({ id: Id, name: Name, role: z.enum(ROLES) }),
+  places: PlaceForm.extend({ id: Id, version: z.number().int().min(1) }),
   horses: HorseForm.extend({
     id: Id,
     school: StepKey,
@@ -111,6 +115,20 @@ export const YARD_PARTS = {
     reason: z.string().max(1000),
     at: Instant,
   }),
+  arrivals: z.object({ id: Id, horse: Id, person: Id, on: Day, result: ArrivalResult }),
+  blocks: z.object({
+    id: Id,
+    horse: Id,
+    person: Id,
+    kind: z.enum(BLOCK_KINDS),
+    from: Day,
+    until: Day.nullable(),
+    worries: Text,
+    reward: Text,
+    note: Text,
+    snapshot: Snapshot.nullable(),
+    version: z.number().int().min(1),
+  }),
 } as const
 
 export type YardPart = keyof typeof YARD_PARTS
@@ -128,6 +146,7 @@ export const YardHead = z.object({
 export const YardDocument = YardHead.extend({
   programs: z.array(YARD_PARTS.programs),
   people: z.array(YARD_PARTS.people),
+  places: z.array(YARD_PARTS.places),
   horses: z.array(YARD_PARTS.horses),
   sessions: z.array(YARD_PARTS.sessions),
   answers: z.array(YARD_PARTS.answers),
@@ -136,6 +155,8 @@ export const YardDocument = YardHead.extend({
   incidents: z.array(YARD_PARTS.incidents),
   confirmations: z.array(YARD_PARTS.confirmations),
   overrules: z.array(YARD_PARTS.overrules),
+  arrivals: z.array(YARD_PARTS.arrivals),
+  blocks: z.array(YARD_PARTS.blocks),
 })
 
 /** One answer of a log from elsewhere, as it is brought in: a horse is named by its id here. */

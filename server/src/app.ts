@@ -11,6 +11,7 @@ import { deviceRoutes } from './http/devices'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { horseRoutes } from './http/horses'
+import { lifeRoutes } from './http/life'
 import { lineRoutes } from './http/lines'
 import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
@@ -18,6 +19,7 @@ import { problems } from './http/problems'
 import { Refusal } from './http/refusal'
 import { schoolRoutes } from './http/schools'
 import { sessionRoutes } from './http/sessions'
+import { yardRoutes } from './http/yard'
 
 const BODY_LIMIT = '1mb'
 
@@ -77,6 +79,8 @@ const api = (deps: Dependencies): express.Router => {
   deviceRoutes(router, deps)
   horseRoutes(router, deps)
   schoolRoutes(router, deps)
+  lifeRoutes(router, deps)
+  yardRoutes(router, deps)
   lineRoutes(router, deps)
   sessionRoutes(router, deps)
   careRoutes(router, deps)

@@ -1,4 +1,11 @@
-import { files, pathTo, YardDocument, type Line, type Progress } from '@still-pine/contract'
+import {
+  files,
+  pathTo,
+  YARD_FORMAT_VERSION,
+  YardDocument,
+  type Line,
+  type Progress,
+} from '@still-pine/contract'
 import { judgeFile, LOG_COLUMNS, readAnswerLog } from '@still-pine/core/formats'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
@@ -117,7 +124,7 @@ describe('a yard that cannot be brought in', () => {
   const taken = async () => JSON.parse((await yard.starter.file('GET', files.yardOut.path)).text)
 
   it('is one from a newer version, and says to update', async () => {
-    const end = await refusedBy(JSON.stringify({ ...(await taken()), version: 3 }))
+    const end = await refusedBy(JSON.stringify({ ...(await taken()), version: YARD_FORMAT_VERSION + 1 }))
     expect(end.title).toMatch(/newer Still Pine/)
   })
 

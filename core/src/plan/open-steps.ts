@@ -51,7 +51,7 @@ export const openSteps = (
   const open: OpenStep[] = []
   const closed: ClosedStep[] = []
   for (const step of program.steps) {
-    const unmet = unmetNeeds(program, views, step)
+    const unmet = unmetNeeds(program, views, step, facts.known)
     if (unmet.length > 0) {
       closed.push({ step, words: `needs ${unmet.map(({ words }) => words).join('; ')}` })
       continue

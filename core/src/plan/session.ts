@@ -276,6 +276,7 @@ export const planSession = (program: Program, views: Views, facts: Facts, on: Da
       `Rests: veterinary hold since ${hold.on}${hold.until ? `, to ${hold.until}` : ''}.`,
       [],
     )
+  if (facts.offWork) return resting(on, facts.offWork, [])
   const young = facts.born !== null && monthsOld(facts.born, on) < YEARLING_MONTHS
   const limit = young ? SHORT_MINUTES : GROUND_MINUTES
   const picked = chosen(candidates(open, nearGate(program, views, facts, on), on), on)

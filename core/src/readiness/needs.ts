@@ -2,6 +2,7 @@ import { calmWord, count, type Side } from '../answer'
 import { rungName, rungNeeded, stepsMeeting, type NeedRef, type Program, type Step } from '../program'
 import { sideViews, type Views } from './horse'
 import { chancesAt, WORK_CHANCE, type TrackView } from './judge'
+import type { KnownRung } from './stops'
 
 const CALM_CHANCE = 0.5
 
@@ -66,9 +67,34 @@ export const needStanding = (program: Program, views: Views, need: NeedRef): Nee
       return standing.chance * standing.calmChance > best.chance * best.calmChance ? standing : best
     }, null)
 
-/** The needs of a step that are not met, for opening it at a rung. */
-export const unmetNeeds = (program: Program, views: Views, step: Step, rung = 1): readonly NeedStanding[] =>
+/** An arrival check speaks for a step until it has been asked so often on later days. */
+const OWN_ANSWERS = 4
+
+const isShownOnArrival = (
+  program: Program,
+  views: Views,
+  need: NeedRef,
+  known: readonly KnownRung[],
+): boolean =>
+  stepsMeeting(program, need).some((step) => {
+    const shown = known.find((one) => one.step === step.key && one.rung >= rungNeeded(need, step))
+    if (!shown) return false
+    const since = sideViews(views, step)
+      .flatMap(({ view }) => view.recentDays)
+      .filter(({ day }) => day > shown.on)
+      .reduce((sum, { answers }) => sum + answers, 0)
+    return since < OWN_ANSWERS
+  })
+
+/** The needs of a step that are not met, for opening it at a rung; what an arrival check showed counts as met. */
+export const unmetNeeds = (
+  program: Program,
+  views: Views,
+  step: Step,
+  known: readonly KnownRung[] = [],
+): readonly NeedStanding[] =>
   step.needs
-    .filter(({ fromRung }) => (fromRung ?? 1) <= rung)
+    .filter(({ fromRung }) => (fromRung ?? 1) <= 1)
+    .filter((need) => known.length === 0 || !isShownOnArrival(program, views, need, known))
     .map((need) => needStanding(program, views, need))
     .filter((standing): standing is NeedStanding => standing !== null && !standing.met)

@@ -35,6 +35,18 @@ export interface Facts {
   readonly confirmed: readonly Confirmation[]
   /** The steps the yard has ticked for handing this horse over. */
   readonly handOver: readonly string[]
+  /** What an arrival check showed; it opens steps for work, and never a gate. */
+  readonly known?: readonly KnownRung[]
+  /** Why it is off work altogether, where its block says so. */
+  readonly offWork?: string | null
+}
+
+/** A rung that an arrival check showed, or that lies below what it showed. */
+export interface KnownRung {
+  readonly step: string
+  readonly rung: number
+  /** The day of the check. */
+  readonly on: Day
 }
 
 /** Nothing is known beside the tracks. */

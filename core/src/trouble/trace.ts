@@ -121,13 +121,13 @@ const doubtOf = (views: Views, step: Step, lacks: readonly Lack[]): number => {
 const sideWords = (side: Side): string => (side === 'none' ? '' : `, ${side} first`)
 
 const todayFor = (
-  { program, views }: TroubleCase,
+  { program, views, facts }: TroubleCase,
   step: Step,
   open: OpenStep | undefined,
   lacks: readonly Lack[],
 ) => {
   if (!open) {
-    const unmet = unmetNeeds(program, views, step)
+    const unmet = unmetNeeds(program, views, step, facts.known)
     return unmet.length > 0
       ? `Not open yet: it needs ${unmet.map(({ words }) => words).join('; ')}.`
       : 'A gate is shut before it.'

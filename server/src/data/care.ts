@@ -6,7 +6,8 @@ import { maybeRow, rows, run, sql, type Client } from './sql'
 type NewCheck = z.infer<typeof PutCheck>
 type NewIncident = z.infer<typeof PutIncident>
 
-interface Owner {
+/** Whose record it is, and who writes it. */
+export interface Owner {
   readonly yardId: string
   readonly horseId: string
   readonly personId: string

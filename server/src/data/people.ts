@@ -1,4 +1,4 @@
-import type { Settings, Person } from '@still-pine/contract'
+import type { ListedPerson, Settings, Person } from '@still-pine/contract'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
 export interface PersonRow {
@@ -42,7 +42,7 @@ export const insertYard = (client: Client, yard: YardRow, at: Date) =>
 export const insertPerson = (
   client: Client,
   yardId: string,
-  person: PersonRow & { email: string },
+  person: PersonRow & { email: string | null },
   at: Date,
 ) =>
   run(
@@ -68,7 +68,22 @@ export const firstStarter = (client: Client) =>
   )
 
 export const allPeople = (client: Client) =>
-  rows<Person>(client, sql`select id, name, role from person order by name collate "und-x-icu", id`)
+  rows<ListedPerson>(
+    client,
+    sql`select id, name, role, email from person order by name collate "und-x-icu", id`,
+  )
+
+/** Changes a person; no password hash leaves the password as it is. */
+export const updatePerson = (
+  client: Client,
+  id: string,
+  p: { name: string; role: Person['role']; email: string | null; passwordHash: string | null },
+) =>
+  run(
+    client,
+    sql`update person set name = ${p.name}, role = ${p.role}, email = ${p.email},
+               password_hash = coalesce(${p.passwordHash}, password_hash) where id = ${id}`,
+  )
 
 export const saveSettings = (client: Client, personId: string, settings: Settings) =>
   run(client, sql`update person set settings = ${JSON.stringify(settings)} where id = ${personId}`)

@@ -28,3 +28,9 @@ export const maybeRow = async <Row extends QueryResultRow>(
 /** How many rows a write touched. */
 export const run = async (client: Client, { text, values }: Sql): Promise<number> =>
   (await client.query(text, [...values])).rowCount ?? 0
+
+const UNIQUE_VIOLATION = '23505'
+
+/** Whether a write failed because somebody has that name, address or number already. */
+export const isTaken = (error: unknown): boolean =>
+  (error as { code?: unknown } | null)?.code === UNIQUE_VIOLATION

@@ -45,6 +45,13 @@ const READ: Readonly<Record<YardPart, Sql>> = {
   overrules: plain(`select id, horse_id as horse, person_id as person, gate, day, verdict, reason,
       ${instant('at')} as at
     from overrule order by overrule.at, id`),
+  places: plain('select id, name, suits, home, note, version from place order by name, id'),
+  arrivals: plain(`select id, horse_id as horse, person_id as person, on_day as "on", result
+    from arrival order by on_day, id`),
+  blocks:
+    plain(`select id, horse_id as horse, person_id as person, kind, from_day as "from", until_day as until, worries,
+      reward, note, snapshot, version
+    from block order by from_day, id`),
 }
 
 const PAGE = 5_000
@@ -182,6 +189,23 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     select r.id, ${yardId}, r.horse, r.person, r.gate, r.day, r.verdict, r.reason, r.at
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, gate text, day date,
       verdict text, reason text, at timestamptz) order by n`,
+  places: (yardId, records) => sql`
+    insert into place (id, yard_id, name, suits, home, note, version)
+    select r.id, ${yardId}, r.name, r.suits, r.home, r.note, r.version
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, name text, suits text[], home boolean,
+      note text, version int) order by n`,
+  arrivals: (yardId, records) => sql`
+    insert into arrival (id, yard_id, horse_id, person_id, on_day, result)
+    select r.id, ${yardId}, r.horse, r.person, r."on", r.result
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "on" date,
+      result jsonb) order by n`,
+  blocks: (yardId, records) => sql`
+    insert into block (id, yard_id, horse_id, person_id, kind, from_day, until_day, worries, reward, note, snapshot,
+                       version)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."from", r.until, r.worries, r.reward, r.note,
+           r.snapshot, r.version
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text,
+      "from" date, until date, worries text, reward text, note text, snapshot jsonb, version int) order by n`,
 }
 
 /** Writes records of a part; gives how many were written. */

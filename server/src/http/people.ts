@@ -7,7 +7,6 @@ import type { z } from 'zod'
 import { hashPassword, passwordFits } from '../auth/passwords'
 import { insertProgram } from '../data/programs'
 import {
-  allPeople,
   anyYard,
   findPersonByEmail,
   firstStarter,
@@ -154,7 +153,6 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
     if (deviceId !== null) await deviceSeen(client, personId, deviceId, now)
     return meOf(deps, yardId, personId)
   })
-  serve(router, deps, routes.people, async ({ client }) => ({ people: await allPeople(client) }))
   serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
     await saveSettings(client, personId, body)
     return body

@@ -30,7 +30,8 @@ const checkHead = (head: Readonly<Record<string, unknown>>): YardHead => {
     throw new NotBrought('This document was written by a newer Still Pine.', [
       `It is of format version ${head.version}; this one reads up to version ${YARD_FORMAT_VERSION}. Update first.`,
     ])
-  const known = head.version === OLDEST_READ ? { ...head, version: YARD_FORMAT_VERSION } : head
+  const isRead = Number.isInteger(head.version) && (head.version as number) >= OLDEST_READ
+  const known = isRead ? { ...head, version: YARD_FORMAT_VERSION } : head
   const parsed = YardHead.safeParse(known)
   if (!parsed.success)
     throw new NotBrought('The head of this document cannot be read.', issueWords('Head', parsed.error))

@@ -1,5 +1,6 @@
 import type { Carry, Cursor, Horse } from '@still-pine/contract'
 import { answersAfter, voidedAfter } from '../data/answers'
+import { knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
 import { todayIn, type Yard } from './yard'
 
@@ -23,6 +24,8 @@ export const carryOf = async (yard: Yard, horse: Horse, from: Cursor): Promise<C
     incidents: await incidentsOf(client, horse.id),
     confirmed: await confirmedOn(client, horse.id, day),
     overrules: await overrulesOn(client, horse.id, day),
+    block: (await openBlock(client, horse.id)) ?? null,
+    known: await knownOf(client, horse.id),
     answers: answers.map(({ at, ...answer }) => ({ ...answer, at: at.toISOString() })),
     voided: voided.map(({ answerId }) => answerId),
     cursor: {

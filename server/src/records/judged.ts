@@ -1,4 +1,5 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { offWork } from '@still-pine/core/blocks'
 import type { Horse } from '@still-pine/contract'
 import { sidesOf, type Program } from '@still-pine/core/program'
 import {
@@ -13,6 +14,7 @@ import {
   type Views,
 } from '@still-pine/core/readiness'
 import { countWorkDays, evidence } from '../data/answers'
+import { knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
 import { lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
@@ -121,6 +123,8 @@ export const workDaysOf = async (yard: Yard, horseId: string, on: string): Promi
 
 /** What the stops read beside the tracks. */
 export const factsOf = async (yard: Yard, horse: Horse, on: string): Promise<Facts> => ({
+  known: await knownOf(yard.client, horse.id),
+  offWork: offWork((await openBlock(yard.client, horse.id)) ?? null),
   born: horse.born,
   checks: await checksOf(yard.client, horse.id),
   incidents: await incidentsOf(yard.client, horse.id),

@@ -34,7 +34,9 @@ export interface KeptReply {
 }
 
 /** All that this device knows of a horse. */
-export interface Carried extends Omit<Carry, 'answers' | 'voided' | 'more'> {
+export interface Carried extends Omit<Carry, 'answers' | 'voided' | 'more' | 'block' | 'known'> {
+  readonly block?: Carry['block']
+  readonly known?: Carry['known']
   readonly personId: string
   readonly horseId: string
   /** When the server was last asked. */

@@ -2,6 +2,7 @@ import type { Line } from '@still-pine/contract'
 import { lineFrom } from '@still-pine/contract/line'
 import type { Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { offWork } from '@still-pine/core/blocks'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, viewsOf, type Facts, type Records } from '@still-pine/core/readiness'
 import type { Carried, Waiting } from '../device'
@@ -60,6 +61,9 @@ export const factsHere = ({ carried, waiting }: HorseHere, on: Day): Facts => {
     incidents: [...carried.incidents.filter(({ id }) => !known.has(id)), ...incidents],
     confirmed: said?.do === 'confirm' ? said.confirmed : carried.day === on ? carried.confirmed : [],
     handOver: carried.horse.handOver,
+    // What was carried before these were told has neither.
+    known: carried.known ?? [],
+    offWork: offWork(carried.block ?? null),
   }
 }
 

@@ -1,0 +1,78 @@
+import { BLOCK_KINDS } from '@still-pine/core/blocks'
+import { z } from 'zod'
+import { STATE_NAMES } from './judgement'
+import { Day, Id, SideSchema, StepKey, Text } from './primitives'
+
+export const Snapshot = z.object({
+  day: Day,
+  school: z.string(),
+  schoolVersion: z.number().int(),
+  workDays: z.number().int(),
+  calendarDays: z.number().int(),
+  tracks: z
+    .array(
+      z.object({
+        step: StepKey,
+        name: z.string(),
+        side: SideSchema,
+        state: z.enum(STATE_NAMES),
+        holdsToRung: z.number().int(),
+        holds: z.string(),
+        chance: z.number(),
+        calmChance: z.number(),
+        answers: z.number().int(),
+        lastDay: Day.nullable(),
+      }),
+    )
+    .max(2000),
+  worries: z.array(z.string()).max(2000),
+  keepChecking: z.array(z.string()).max(200),
+})
+
+const BlockForm = z.object({
+  kind: z.enum(BLOCK_KINDS),
+  from: Day,
+  until: Day.nullable(),
+  /** In the words of who worked it, told when it is closed. */
+  worries: Text,
+  reward: Text,
+  note: Text,
+})
+
+export const PutBlock = BlockForm.extend({
+  /** The version this edit was made from; 0 for a new block. */
+  version: z.number().int().min(0),
+}).refine(({ from, until }) => until === null || until >= from, {
+  message: 'It ends before it begins.',
+  path: ['until'],
+})
+
+export const Block = BlockForm.extend({
+  id: Id,
+  version: z.number().int(),
+  byName: z.string(),
+  /** Frozen when it was closed. */
+  snapshot: Snapshot.nullable(),
+})
+
+/** What an arrival check showed. */
+export const ArrivalResult = z.object({
+  school: z.string(),
+  asked: z.number().int(),
+  failed: z.array(StepKey),
+  known: z.array(
+    z.object({ step: StepKey, name: z.string(), rung: z.number().int(), how: z.enum(['shown', 'below']) }),
+  ),
+  opens: z.array(StepKey),
+  end: z.string(),
+})
+
+export const Arrival = z.object({ id: Id, on: Day, byName: z.string(), result: ArrivalResult })
+
+/** Keeps what the answers of a day show, asked as an arrival check. */
+export const PutArrival = z.object({ on: Day })
+
+export type Block = z.infer<typeof Block>
+export type PutBlock = z.infer<typeof PutBlock>
+export type Arrival = z.infer<typeof Arrival>
+export type ArrivalResult = z.infer<typeof ArrivalResult>

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { Id, Name, Text } from './primitives'
+
+/** What a pen or a track can be used for. */
+export const PLACE_USES = ['loose', 'ground', 'lines', 'mounting', 'ridden', 'loading', 'tying'] as const
+
+export const PlaceForm = z.object({
+  name: Name,
+  suits: z.array(z.enum(PLACE_USES)),
+  /** Where the horses live: a step proved only here is proved at home only. */
+  home: z.boolean(),
+  note: Text,
+})
+
+export const PutPlace = PlaceForm.extend({ version: z.number().int().min(0) })
+
+export const Place = PlaceForm.extend({ id: Id, version: z.number().int() })
+
+export type Place = z.infer<typeof Place>
+export type PutPlace = z.infer<typeof PutPlace>

@@ -1,0 +1,85 @@
+import {
+  DEFAULT_SETTINGS,
+  routes,
+  type ListedPerson,
+  type Place,
+  type PutPerson,
+  type PutPlace,
+} from '@still-pine/contract'
+import { mayDo } from '@still-pine/contract/rights'
+import type { Router } from 'express'
+import { hashPassword } from '../auth/passwords'
+import { allPeople, insertPerson, personById, updatePerson } from '../data/people'
+import { allPlaces, savePlace } from '../data/places'
+import { isTaken } from '../data/sql'
+import type { Yard } from '../records/yard'
+import type { Dependencies } from './dependencies'
+import { notFound, Refusal } from './refusal'
+import { serve } from './serve'
+
+const field = (path: string, message: string): Refusal =>
+  new Refusal('bad-input', message, { fields: [{ path, message }] })
+
+/** A yard needs somebody who may do everything. */
+const checkLastStarter = async (yard: Yard, id: string, role: PutPerson['role']): Promise<void> => {
+  const starters = (await allPeople(yard.client)).filter((person) => person.role === 'starter')
+  if (role !== 'starter' && starters.length === 1 && starters[0]!.id === id)
+    throw field('role', 'The yard needs a starter: make somebody else one first.')
+}
+
+const writePerson = async (yard: Yard, id: string, person: PutPerson): Promise<void> => {
+  const known = await personById(yard.client, id)
+  const passwordHash = person.password === null ? null : await hashPassword(person.password)
+  if (known) {
+    await updatePerson(yard.client, id, { ...person, passwordHash })
+    return
+  }
+  if (person.email !== null && passwordHash === null)
+    throw field('password', 'Who signs in needs a password to begin with.')
+  const made = { id, ...person, passwordHash, settings: DEFAULT_SETTINGS }
+  await insertPerson(yard.client, yard.yardId, made, yard.now)
+}
+
+const putPerson = async (yard: Yard, id: string, person: PutPerson): Promise<ListedPerson> => {
+  await checkLastStarter(yard, id, person.role)
+  try {
+    await writePerson(yard, id, person)
+  } catch (error) {
+    if (isTaken(error)) throw field('email', 'This address cannot be used: it signs in already.')
+    throw error
+  }
+  const kept = (await allPeople(yard.client)).find((one) => one.id === id)
+  if (!kept) throw notFound('This person')
+  return kept
+}
+
+const isSamePlace = (a: Place, b: PutPlace): boolean =>
+  a.name === b.name && a.home === b.home && a.note === b.note && a.suits.join() === b.suits.join()
+
+const putPlace = async (yard: Yard, id: string, place: PutPlace): Promise<Place> => {
+  const all = await allPlaces(yard.client)
+  const known = all.find((one) => one.id === id)
+  if (known && isSamePlace(known, place)) return known
+  if (all.some((one) => one.id !== id && one.name === place.name))
+    throw field('name', `There is a place called ${place.name} already.`)
+  const rows = await savePlace(yard.client, yard.yardId, id, place)
+  const now = (await allPlaces(yard.client)).find((one) => one.id === id)
+  if (!now) throw notFound('This place')
+  if (rows === 0)
+    throw new Refusal('stale', `${now.name} was changed meanwhile. Look at it again, then change it.`, {
+      currentVersion: now.version,
+    })
+  return now
+}
+
+/** The people of the yard with their parts, and its pens and tracks. */
+export const yardRoutes = (router: Router, deps: Dependencies): void => {
+  serve(router, deps, routes.people, async ({ client, role }) => {
+    const people = await allPeople(client)
+    const tells = mayDo(role, 'edit-people')
+    return { people: people.map((person) => (tells ? person : { ...person, email: null })) }
+  })
+  serve(router, deps, routes.putPerson, (yard, { params, body }) => putPerson(yard, params.personId, body))
+  serve(router, deps, routes.places, async ({ client }) => ({ places: await allPlaces(client) }))
+  serve(router, deps, routes.putPlace, (yard, { params, body }) => putPlace(yard, params.placeId, body))
+}

@@ -1,0 +1,43 @@
+import type { ArrivalResult, Horse, PutBlock } from '@still-pine/contract'
+import { daysBetween } from '@still-pine/core/answer'
+import { arrivalCheck } from '@still-pine/core/arrival'
+import { snapshotOf, type Snapshot } from '@still-pine/core/blocks'
+import { rungAt, stepOf } from '@still-pine/core/program'
+import { evidence } from '../data/answers'
+import { incidentsOf } from '../data/care'
+import { judgedTracks, programOf, workDaysOf } from './judged'
+import type { Yard } from './yard'
+
+/** How a horse stood on the day a block ended. */
+export const frozen = async (yard: Yard, horse: Horse, block: PutBlock): Promise<Snapshot | null> => {
+  if (block.until === null) return null
+  const program = await programOf(yard, horse)
+  const incidents = await incidentsOf(yard.client, horse.id)
+  return snapshotOf({
+    program,
+    views: await judgedTracks(yard, horse.id, program, block.until),
+    incidents: incidents.filter(({ on }) => on >= block.from && on <= block.until!),
+    day: block.until,
+    workDays: await workDaysOf(yard, horse.id, block.until),
+    calendarDays: Math.max(0, daysBetween(horse.arrived, block.until)),
+  })
+}
+
+/** What the answers of a day show when they are read as an arrival check. */
+export const shownOn = async (yard: Yard, horse: Horse, on: string): Promise<ArrivalResult | null> => {
+  const program = await programOf(yard, horse)
+  const steps = program.steps.map(({ key }) => key)
+  const answers = (await evidence(yard.client, horse.id, steps, on))
+    .filter(({ day, uncued }) => day === on && !uncued)
+    .map((answer) => ({ ...answer, rung: rungAt(stepOf(program, answer.step)!, answer.rung) }))
+  if (answers.length === 0) return null
+  const { asked, failed, known, opens, end } = arrivalCheck(program, answers)
+  return {
+    school: program.name,
+    asked,
+    failed: [...failed],
+    known: [...known],
+    opens: [...opens],
+    end: end ?? 'It was ended before its place on the path was settled.',
+  }
+}
