@@ -24,6 +24,11 @@ const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Lapwing}/farrier`,
   `/horses/${id.Sedge}/incidents`,
   `/horses/${id.Sedge}/book`,
+  `/horses/${id.Lapwing}/trouble`,
+  `/horses/${id.Snipe}/counts`,
+  `/horses/${id.Bittern}/recheck`,
+  `/horses/${id.Bittern}/blocks`,
+  `/horses/${id.Whin}/arrival`,
 ]
 
 const settle = async (page: Page): Promise<void> => {

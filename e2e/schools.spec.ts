@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { enterDemo, expect, PHONE, test } from './fixtures'
@@ -153,6 +154,8 @@ test.describe('on a phone', () => {
       await page.getByRole('navigation', { name: 'Parts of the school' }).waitFor()
       const wide = await page.evaluate(() => document.documentElement.scrollWidth)
       expect([part, wide <= 390]).toEqual([part, true])
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect([part, violations.map(({ id, nodes }) => [id, nodes[0]?.html])]).toEqual([part, []])
     }
   })
 })

@@ -74,19 +74,17 @@ await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidenc
 await shoot(desk.page, `/horses/${desk.id.Bittern}/gates/farrier`, 'gate-not-yet')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')
-await shoot(desk.page, `/horses/${desk.id.Snipe}/counts`, 'counts')
+await shoot(desk.page, `/horses/${desk.id.Bittern}/blocks`, 'blocks')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/incidents`, 'checks')
-await shoot(desk.page, '/yard/in', 'bring-in', async (page) => {
-  const lines = [
-    'Date;Horse;Exercise;Side;Level;Score;Tension',
-    '14.04.2026 09:10;Yarrow;Front foot;near;2;noticed;watchful',
-    '15.04.2026;Yarrow;Front foot;off;3;tightened;tight',
-    '16.04.2026;Rex;Face up;;2;light;loose',
-  ]
-  const buffer = Buffer.from(lines.join('\n'))
-  await page.getByLabel('File').setInputFiles({ name: 'old-book.csv', mimeType: 'text/csv', buffer })
-  await page.getByText(/can be read/).waitFor()
-})
+await desk.page.goto(`${product.url}/yard/schools`)
+await desk.page.getByLabel('and call it').fill('Lake way')
+await desk.page.getByRole('button', { name: 'Copy and change it' }).click()
+await desk.page.getByRole('button', { name: 'Bend', exact: true }).click()
+await desk.page.getByRole('button', { name: 'Add one' }).click()
+await desk.page.getByPlaceholder('A step, or one way of several').fill('flag')
+await desk.page.getByRole('option', { name: /^Flag/ }).click()
+await desk.page.getByRole('button', { name: /2 stroked/ }).click()
+await shoot(desk.page, '/yard/schools/lake-way/edit?part=needs&step=bend', 'school')
 const [lapwingSession] = (
   await (await desk.page.request.get(`${product.url}/api/v1/sessions?horseId=${desk.id.Lapwing}`)).json()
 ).sessions

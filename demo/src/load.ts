@@ -5,7 +5,7 @@ import { v7 } from 'uuid'
 import { Api } from './api'
 import { detailsFor } from './details'
 import { historyOf, seededDraw, type DemoSession } from './history'
-import { DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
+import { DEMO_PLACES, DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
 
 const MINUTE_MS = 60_000
 
@@ -15,6 +15,8 @@ const idMaker = (seed: number) => {
   return (at: number): string =>
     v7({ msecs: at, random: Uint8Array.from({ length: 16 }, () => draw() * 256), seq: 0 })
 }
+
+const PLACES_SEED = 7
 
 /** Sessions begin in the morning, each horse at its own hour. */
 const startOf = (day: string, order: number): number =>
@@ -53,7 +55,12 @@ const itemsOf = (
     items: [
       {
         do: 'session',
-        session: { id: sessionId, horseId, startedAt: new Date(start).toISOString(), place: 'Round pen' },
+        session: {
+          id: sessionId,
+          horseId,
+          startedAt: new Date(start).toISOString(),
+          place: DEMO_PLACES[0]!.name,
+        },
       },
       ...answers,
     ],
@@ -101,6 +108,11 @@ const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Pro
     await api.ask('PUT', `/horses/${horseId}/checks/${makeId(startOf(check.on, order))}`, check)
   for (const incident of horse.incidents)
     await api.ask('PUT', `/horses/${horseId}/incidents/${makeId(startOf(incident.on, order))}`, incident)
+  for (const block of horse.blocks)
+    await api.ask('PUT', `/horses/${horseId}/blocks/${makeId(startOf(block.from, order))}`, {
+      ...block,
+      version: 0,
+    })
   if (horse.handOver.length > 0)
     await api.ask('PUT', `/horses/${horseId}/hand-over`, { steps: horse.handOver, version: kept.version })
 }
@@ -117,5 +129,8 @@ export const loadDemo = async (address: string, say: (text: string) => void): Pr
   const { rows } = await api.ask<{ rows: TodayRow[] }>('GET', '/today')
   if (rows.some(({ horse }) => horse.name === horses.at(-1)!.form.name)) return
   say('Loading the demo yard …')
+  const makeId = idMaker(PLACES_SEED)
+  for (const place of DEMO_PLACES)
+    await api.ask('PUT', `/places/${makeId(startOf(me.today, 0))}`, { ...place, version: 0 })
   for (const [order, horse] of horses.entries()) await loadHorse(api, horse, order, me)
 }

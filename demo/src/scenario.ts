@@ -24,7 +24,11 @@ export interface DemoHorse {
   readonly checks: readonly BodyOf<'putCheck'>[]
   readonly incidents: readonly BodyOf<'putIncident'>[]
   readonly handOver: readonly string[]
+  readonly blocks: readonly DemoBlock[]
 }
+
+/** A stretch of its life; the last one is open. */
+export type DemoBlock = Omit<BodyOf<'putBlock'>, 'version'>
 
 export const DEMO_YARD = {
   yardName: 'Still Pine',
@@ -32,6 +36,18 @@ export const DEMO_YARD = {
   personName: 'Ylva Tarn',
   email: 'starter@still-pine.example',
 } as const
+
+/** The pens and tracks of the yard; the first is where it works. */
+export const DEMO_PLACES: readonly Omit<BodyOf<'putPlace'>, 'version'>[] = [
+  {
+    name: 'Round pen',
+    suits: ['loose', 'ground', 'mounting', 'ridden'],
+    home: true,
+    note: '18 m across, sand',
+  },
+  { name: 'Long track', suits: ['lines', 'ridden'], home: false, note: 'along the birches, wet in spring' },
+  { name: 'Lake road', suits: ['ground', 'ridden', 'loading'], home: false, note: 'cars now and then' },
+]
 
 /** Steps that this yard leaves for later or does without. */
 const SKIPPED = ['target', 'food-manners', 'over-from-fence', 'turn-front', 'side-strings', 'stretch-lunge']
@@ -66,6 +82,20 @@ const bookOf = (today: Day) => {
   return {
     ago,
     look,
+    block: (
+      kind: DemoBlock['kind'],
+      days: number,
+      untilAgo: number | null = null,
+      words: Partial<Pick<DemoBlock, 'worries' | 'reward' | 'note'>> = {},
+    ): DemoBlock => ({
+      kind,
+      from: ago(days),
+      until: untilAgo === null ? null : ago(untilAgo),
+      worries: '',
+      reward: '',
+      note: '',
+      ...words,
+    }),
     hold: (days: number, untilIn: number, note: string) =>
       look('veterinary-hold', days, note, { passed: false, until: ago(-untilIn) }),
   }
@@ -76,13 +106,13 @@ const bookOf = (today: Day) => {
  * loading is noticed and goes on.
  */
 export const demoHorses = (today: Day): readonly DemoHorse[] => {
-  const { ago, look, hold } = bookOf(today)
+  const { ago, block, look, hold } = bookOf(today)
   const horse = (
     seed: number,
     form: Omit<HorseForm, 'born' | 'arrived'> & { months: number; arrivedAgo: number },
     ways: Ways,
     spells: readonly Spell[],
-    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school'>> = {},
+    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school' | 'blocks'>> = {},
   ): DemoHorse => {
     const { months, arrivedAgo, ...rest } = form
     return {
@@ -94,6 +124,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       checks: [],
       incidents: [],
       handOver: [],
+      blocks: [block('start', arrivedAgo)],
       ...records,
     }
   }
@@ -205,6 +236,17 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
           look('mouth', 12),
           look('saddle', 800, 'The old saddle; she has changed since'),
           look('feet', 12),
+        ],
+        blocks: [
+          block('start', 960, 745, {
+            worries: 'Plastic that flaps behind her.',
+            reward: 'Standing still with a rub between the eyes.',
+          }),
+          block('rest', 745, 8, {
+            reward: 'As before.',
+            note: 'In foal twice; the second weaned in spring.',
+          }),
+          block('restart', 8),
         ],
       },
     ),
@@ -328,7 +370,10 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       },
       { speed: 0.45, ability: 1.2, calm: 1 },
       [{ work: { sessions: 7 }, every: 2, endsBefore: 1 }],
-      { checks: [look('worming', 16), look('feet', 15, 'Trimmed, stood well enough')] },
+      {
+        checks: [look('worming', 16), look('feet', 15, 'Trimmed, stood well enough')],
+        blocks: [block('handling', 17)],
+      },
     ),
     horse(
       7,
@@ -344,7 +389,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       },
       { speed: 0.35, ability: 0, calm: -0.3 },
       [],
-      { school: 'stand-first' },
+      { school: 'stand-first', blocks: [block('handling', 2)] },
     ),
   ]
 }

@@ -49,18 +49,17 @@ const goingOn = (path: Path): ArrivalAsk | null => {
     side: standing.side,
     rung: standing.again ? Math.min(step.requiredRung, wanted) : step.requiredRung,
     reason: standing.again
-      ? 'Once more, at the rung that others stand on: one answer that did not go may have been chance'
+      ? 'Once more, a little smaller: it may have been chance'
       : `The ${standing.side} side is a horse of its own`,
   }
 }
 
 const reasonFor = (path: Path, at: number): string => {
-  if (path.answers.length === 0) return 'Safe to begin with, and tells how far up to go on'
-  if (path.failed.length > 0)
-    return 'Step by step now: one did not go, and this is the next that is not settled'
+  if (path.answers.length === 0) return 'Safe to begin with: it tells how far up to go on'
+  if (path.failed.length > 0) return 'Step by step now: one did not go'
   return at === 0
-    ? 'The next on the path: further up would not be safe yet'
-    : `${at + 1} steps further up: the stride that is likely to settle its place with the fewest asks`
+    ? 'The next on the path: further up is not safe yet'
+    : `${at + 1} steps up: settles its place with the fewest asks`
 }
 
 const nextAsk = (path: Path): ArrivalAsk | null => {

@@ -66,6 +66,12 @@ export const router = createBrowserRouter([
       { path: 'horses/:horseId/counts', ...horsePage(() => import('../horse/counts-page')) },
       { path: 'horses/:horseId/recheck', ...horsePage(() => import('../horse/recheck/recheck-page')) },
       { path: 'horses/:horseId/move-over', ...horsePage(() => import('../horse/move-over-page')) },
+      { path: 'horses/:horseId/arrival', ...horsePage(() => import('../horse/arrival/arrival-page')) },
+      { path: 'horses/:horseId/blocks', ...horsePage(() => import('../horse/blocks/blocks-page')) },
+      {
+        path: 'horses/:horseId/blocks/:blockId',
+        ...horsePage(() => import('../horse/blocks/snapshot-page')),
+      },
       { path: 'horses/:horseId/farrier', ...page(() => import('../horse/farrier/farrier-page')) },
       { path: 'horses/:horseId/gates/:gateKey', ...horsePage(() => import('../horse/gate/gate-page')) },
       { path: '*', element: <Navigate to="/before" replace /> },

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { useTodayQuery } from '../app/api'
 import { NoticeList } from '../horse/notice-list'
 import { useHorse } from '../horse/use-horse'
+import { PlacePicker } from '../pen/place-picker'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
 import { longDay } from '../ui/words'
@@ -97,6 +98,9 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => (
           ))}
         </ol>
         <aside className="flex flex-col gap-4">
+          <div className="no-print">
+            <PlacePicker label="Where today" />
+          </div>
           <section className="border-t-4 border-ink bg-panel p-3">
             <h2 className="mb-1 text-lg">Carry out</h2>
             <ul>

@@ -11,6 +11,7 @@ const TABS = [
   ['/incidents', 'Checks and incidents'],
   ['/trouble', 'Trouble'],
   ['/recheck', 'Re-check'],
+  ['/blocks', 'Blocks'],
   ['/counts', 'Counts'],
   ['/book', 'Book'],
 ] as const

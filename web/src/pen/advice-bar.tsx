@@ -1,5 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { WRONG_LESSON, type Advice } from '@still-pine/core/answer'
+import type { ArrivalCheck } from '@still-pine/core/arrival'
 import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
 import { feetAdvice, penAdvice } from './advice'
@@ -22,6 +23,8 @@ interface Props {
   readonly next: Next | null
   /** What the school does when the horse takes fright. */
   readonly frightRule: string
+  /** The arrival check that is run, if one is. */
+  readonly arrival: ArrivalCheck | null
 }
 
 const Words = ({ headline, text }: { headline: string; text: string }) => (
@@ -45,7 +48,7 @@ const reasonAt = (advice: Advice, rung: number): string =>
     : advice.reason
 
 /** What the record says about going on, or the fright rule at its moment; never in the way. */
-export const AdviceBar = ({ view, line, actions, next, frightRule }: Props) => {
+export const AdviceBar = ({ view, line, actions, next, frightRule, arrival }: Props) => {
   const now = useWallClock()
   const advice = feetAdvice(view, line) ?? penAdvice(view, now)
   return (
@@ -54,6 +57,11 @@ export const AdviceBar = ({ view, line, actions, next, frightRule }: Props) => {
         <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
       ) : isWronglyEnded(view) ? (
         <Words headline="It was still moving" text={WRONG_LESSON} />
+      ) : arrival && advice?.kind !== 'danger' ? (
+        <Words
+          headline={arrival.next ? 'First ask' : 'That is all'}
+          text={arrival.next?.reason ?? `${arrival.end} Result shows what it opens.`}
+        />
       ) : advice ? (
         <>
           <Words headline={advice.headline} text={reasonAt(advice, view.pen.aim.rung)} />

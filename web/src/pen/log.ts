@@ -19,6 +19,7 @@ import {
   type PenState,
   type Run,
 } from './pen-slice'
+import { whereNow } from './where'
 
 /** Milliseconds after an answer in which its calm is one press. */
 export const CALM_WINDOW_MS = 3_000
@@ -128,7 +129,7 @@ const keep = (personId: string, pen: PenState, item: BatchItem): Promise<void> =
 
 const sessionItem = (pen: PenState, startedAt: string): BatchItem => ({
   do: 'session',
-  session: { id: pen.sessionId, horseId: pen.horseId, startedAt, place: null },
+  session: { id: pen.sessionId, horseId: pen.horseId, startedAt, place: whereNow() },
 })
 
 let turns: Promise<unknown> = Promise.resolve()

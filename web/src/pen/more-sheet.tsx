@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
 import type { Next } from './advice-bar'
+import { PlacePicker } from './place-picker'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
 
@@ -56,6 +57,7 @@ export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Prop
             </Button>
           </div>
         </section>
+        {!pen.sessionKept && <PlacePicker />}
         <div className="grid grid-cols-2 gap-2">
           {next && (
             <Button className="min-h-16" onClick={done(next.go)}>

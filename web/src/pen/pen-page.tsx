@@ -1,4 +1,5 @@
 import type { Line, Settings } from '@still-pine/contract'
+import { count } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
 import { memo, useCallback, useMemo, useState } from 'react'
 import { Link, useLocation, useParams, useSearchParams } from 'react-router'
@@ -27,6 +28,7 @@ import { useWakeLock, useWallClock } from './use-clock'
 import { useDevices } from './use-gauge'
 import { useDropWhenAway } from './use-page-away'
 import { useCalmWindow, useOpenPen, usePenView, type PenView, type Wanted } from './use-pen'
+import { ARRIVAL, useArrivalGuide } from './use-arrival-guide'
 import { usePenActions, type PenActions } from './use-pen-actions'
 import { usePenKeys } from './use-pen-keys'
 
@@ -36,6 +38,7 @@ const minutes = (seconds: number): string =>
 /** "check 1 of 3" or "2 of 7", and how many of the asks meant for this side are done. */
 const burstWords = ({ pen, answers }: PenView): string => {
   const { burst, side } = pen.aim
+  if (pen.gate === ARRIVAL) return `arrival check · ${count(pen.answers.length, 'ask')}`
   if (burst === null) return 'own choice'
   const meant = pen.bursts[burst]?.sides.find((part) => part.side === side)?.asks
   const done = answers.filter((answer) => answer.side === side).length
@@ -81,9 +84,12 @@ const burstsIn = (state: unknown): Wanted['bursts'] => {
   return Array.isArray(bursts) ? (bursts as Wanted['bursts']) : undefined
 }
 
+/** Pages whose asks are run, and what the pen calls them. */
+const SHEETS: Readonly<Record<string, string>> = { recheck: 'Sheet', [ARRIVAL]: 'Result' }
+
 const backTo = (horseId: string, gate: string | null): string => {
   if (gate === null) return `/after/${horseId}`
-  return gate === 'recheck' ? `/horses/${horseId}/recheck` : `/horses/${horseId}/gates/${gate}`
+  return gate in SHEETS ? `/horses/${horseId}/${gate}` : `/horses/${horseId}/gates/${gate}`
 }
 
 /** Checks lead back to their gate or sheet, a session to what it changed. */
@@ -92,7 +98,7 @@ const DoneLink = memo(({ horseId, gate }: { horseId: string; gate: string | null
     className="inline-flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-name font-bold phone:min-h-16 phone:text-xl"
     to={backTo(horseId, gate)}
   >
-    {gate === null ? 'Done' : gate === 'recheck' ? 'Sheet' : 'Gate'}
+    {gate === null ? 'Done' : (SHEETS[gate] ?? 'Gate')}
   </Link>
 ))
 
@@ -138,7 +144,8 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
   useDevices()
   useDropWhenAway(view)
   const previous = (view.pen.aim.burst ?? 0) - 1
-  const next = nextOf(view, line, actions)
+  const arrival = useArrivalGuide(view, program)
+  const next = arrival ? null : nextOf(view, line, actions)
   const isDesk = useIsDesk()
   const advice = (
     <AdviceBar
@@ -147,6 +154,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
       actions={actions}
       next={next}
       frightRule={program.manner.fright.words}
+      arrival={arrival}
     />
   )
   return (

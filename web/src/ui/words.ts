@@ -30,6 +30,16 @@ const DATE = new Intl.DateTimeFormat(undefined, {
 })
 const SHORT = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' })
 
+const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+})
+
+/** A day that may lie years back. */
+export const dayOfYear = (day: string): string => WITH_YEAR.format(new Date(`${day}T00:00:00Z`))
+
 /** "Thursday 14 May", in the person's own language order. */
 export const longDay = (day: string): string => DATE.format(new Date(`${day}T00:00:00Z`))
 export const shortDay = (day: string): string => SHORT.format(new Date(`${day}T00:00:00Z`))

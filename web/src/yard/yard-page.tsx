@@ -4,10 +4,12 @@ import { mayDo } from '@still-pine/contract/rights'
 import { useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { useMeQuery, usePeopleQuery, useSaveSettingsMutation, useTodayQuery, wordsFor } from '../app/api'
+import { useMeQuery, useSaveSettingsMutation, useTodayQuery, wordsFor } from '../app/api'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
 import { Loading } from '../ui/loading'
+import { People } from './people/people'
+import { Places } from './places/places'
 
 const Horses = () => {
   const { data } = useTodayQuery()
@@ -30,22 +32,6 @@ const Horses = () => {
       >
         Add a horse
       </Link>
-    </section>
-  )
-}
-
-const People = () => {
-  const { data } = usePeopleQuery()
-  return (
-    <section>
-      <h2 className="mb-2 text-2xl">People</h2>
-      <ul>
-        {data?.people.map(({ id, name, role }) => (
-          <li key={id} className="flex min-h-11 items-center gap-3 border-t border-line">
-            <b>{name}</b> <span className="text-quiet">{role}</span>
-          </li>
-        ))}
-      </ul>
     </section>
   )
 }
@@ -206,11 +192,12 @@ const YardPage = () => {
       <div className="grid gap-8 desk:grid-cols-3">
         <Horses />
         <div className="flex flex-col gap-8">
-          <People />
+          <People mayEdit={mayDo(me.person.role, 'edit-people')} />
+          <Places mayEdit={mayDo(me.person.role, 'edit-places')} />
           <section className="flex flex-col gap-2">
             <h2 className="text-2xl">Schools</h2>
             <Link className="inline-flex min-h-11 items-center underline" to="/yard/schools">
-              Four ways of working, side by side
+              Ways of working: four that ship, and your own
             </Link>
             <Link className="inline-flex min-h-11 items-center underline" to="/practice">
               Practice pen

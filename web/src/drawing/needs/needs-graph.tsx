@@ -6,7 +6,7 @@ const COLUMN = 168
 const ROW = 34
 const TOP = 50
 const LEFT = 16
-const MOST_LETTERS = 20
+const MOST_LETTERS = 18
 
 interface Place {
   readonly x: number

@@ -1,4 +1,4 @@
-import type { KeptAnswer, Line } from '@still-pine/contract'
+import type { KeptAnswer } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
 import {
   coldBursts,
@@ -7,13 +7,13 @@ import {
   type Recheck,
   type RecheckSheet,
 } from '@still-pine/core/recheck'
-import { useNavigate } from 'react-router'
-import { useSessionQuery, useSessionsQuery } from '../../app/api'
+import { useNavigate, useSearchParams } from 'react-router'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
 import { longDay, percent, sideAfter, STATE_WORDS } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
+import { useTodaysAnswers } from '../use-todays-answers'
 import { useRecheck } from './use-recheck'
 
 const sizeWords = ({ asks, held, gapDays, leftOver }: RecheckSheet): string => {
@@ -76,18 +76,11 @@ const Sheet = ({ sheet, answers, day }: TableProps) => (
   </table>
 )
 
-/** Today’s answers of a horse, over its newest session of the day. */
-const useTodaysAnswers = (line: Line | undefined): readonly KeptAnswer[] => {
-  const { data } = useSessionsQuery({ horseId: line?.horse.id ?? '' }, { skip: !line })
-  const newest = data?.sessions.find(({ day }) => day === line?.day)
-  const { data: session } = useSessionQuery(newest?.id ?? '', { skip: !newest })
-  return session?.answers.filter(({ voided }) => voided === null) ?? []
-}
-
 /** After a break: the fewest first asks that tell, and how they went. */
 const RecheckPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { sheet, lastDay, error: sheetError } = useRecheck(line, program)
+  const [search] = useSearchParams()
+  const { sheet, lastDay, error: sheetError } = useRecheck(line, program, search.get('since'))
   const answers = useTodaysAnswers(line)
   const navigate = useNavigate()
   if (!line || !program || (!sheet && lastDay !== null))

@@ -21,8 +21,10 @@ const lastDayBefore = (line: Line): string | null =>
 export const useRecheck = (
   line: Line | undefined,
   program: Program | undefined,
+  /** The day a block was closed, where the sheet is made from what was frozen then. */
+  since: string | null = null,
 ): { sheet: RecheckSheet | null; lastDay: string | null; error: unknown } => {
-  const lastDay = line ? lastDayBefore(line) : null
+  const lastDay = since ?? (line ? lastDayBefore(line) : null)
   const horseId = line?.horse.id ?? ''
   const skip = { skip: !line || lastDay === null }
   const before = useLineOnQuery({ horseId, on: lastDay ?? '' }, skip)

@@ -133,6 +133,7 @@ const OneGate = ({ gate, draft }: { gate: Gate; draft: SchoolDraft }) => {
 /** What each gate asks for, and what shuts it outright. */
 export const GatesPart = ({ draft }: { draft: SchoolDraft }) => (
   <div className="flex flex-col gap-3">
+    <h2 className="sr-only">Gates</h2>
     {draft.program.gates.map((gate) => (
       <OneGate key={gate.key} gate={gate} draft={draft} />
     ))}

@@ -96,6 +96,7 @@ export const StepForm = ({ step, draft }: Props) => {
   const card = cardOf(program, step.key)
   return (
     <div className="flex flex-col gap-5">
+      <h2 className="sr-only">{step.name}</h2>
       <TextInput
         label="Name"
         value={step.name}

@@ -55,6 +55,7 @@ export const StepList = (props: Props) => {
   const { steps } = props.draft.program
   return (
     <div>
+      <h2 className="sr-only">The path</h2>
       {STAGES.map((stage, i) => {
         const ofStage = steps.filter((step) => step.stage === i + 1)
         return ofStage.length > 0 ? <Stage key={stage} stage={stage} steps={ofStage} {...props} /> : null

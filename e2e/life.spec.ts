@@ -1,0 +1,132 @@
+import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+
+test.describe('on a phone', () => {
+  test.use(PHONE)
+
+  test('an arrival check goes up the path in the pen by itself, and what it showed opens steps', async ({
+    page,
+    demo,
+  }) => {
+    await enterDemo(page, demo)
+    const id = await addHorse(page, demo, 'Angelica')
+    await page.goto(`${demo.url}/horses/${id}/arrival`)
+    await page.getByRole('button', { name: 'Begin in the pen' }).tap()
+    await expect(page.getByText('Safe to begin with: it tells how far up to go on')).toBeVisible()
+    const step = page.getByRole('combobox').first()
+    await expect(step).toHaveValue('draw')
+    const answer = async (seconds: number): Promise<void> => {
+      await page.keyboard.press('Space')
+      await page.waitForTimeout(seconds * 1000)
+      await page.keyboard.press('Space')
+      // The calm is told with one press, and the next ask comes up by itself.
+      await page.keyboard.press('l')
+    }
+    await answer(0.6)
+    await expect(step).not.toHaveValue('draw')
+    await expect(page.getByText(/steps up: settles its place/)).toBeVisible()
+    const second = await step.inputValue()
+    for (let i = 0; i < 2; i++) {
+      await page.keyboard.press('Space')
+      await page.waitForTimeout(500)
+      await page.keyboard.press('n')
+      await page.keyboard.press('l')
+      if (i === 0) await expect(page.getByText(/Once more, a little smaller/)).toBeVisible()
+    }
+    await expect(step).not.toHaveValue(second)
+    await expect(page.getByText(/Step by step now/)).toBeVisible()
+    await expect(
+      page
+        .getByText(/all saved/)
+        .or(page.getByText(/waiting/))
+        .first(),
+    ).toBeAttached()
+    await page.getByRole('link', { name: 'Result' }).first().tap()
+    await expect(page.getByText(/3 asks so far today/)).toBeVisible()
+    await page.getByRole('button', { name: 'Keep what it showed' }).tap()
+    await expect(page.getByRole('heading', { name: 'How Angelica arrived' })).toBeVisible()
+    await expect(page.getByText('Draw', { exact: true })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Open for work now' })).toBeVisible()
+  })
+})
+
+test('a block is closed and frozen, the next begins from a re-check, and a rest keeps the horse off work', async ({
+  page,
+  demo,
+}) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/horses/${id.Bittern}/blocks`)
+  await expect(page.getByRole('listitem').filter({ hasText: 'Rest' }).first()).toBeVisible()
+  await page.getByRole('link', { name: 'How it stood when it was closed' }).last().click()
+  await expect(page.getByText('Plastic that flaps behind her.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'To keep checking, weakest first' })).toBeVisible()
+  await page.getByRole('link', { name: 'Re-check from this' }).click()
+  await expect(page.getByText(/tell what the break has spoilt/)).toBeVisible()
+
+  const horse = await addHorse(page, demo, 'Meadowsweet')
+  await page.goto(`${demo.url}/horses/${horse}/blocks`)
+  await page.getByRole('button', { name: 'Open it' }).click()
+  await expect(page.getByRole('heading', { name: /^Starting, 0 calendar days so far/ })).toBeVisible()
+  await page.getByLabel('What reward works').fill('a scratch at the wither')
+  await page.getByRole('button', { name: 'Close it and freeze' }).click()
+  await page.getByRole('link', { name: 'How it stood when it was closed' }).click()
+  await expect(page.getByText('Nothing had been asked of Meadowsweet by then.')).toBeVisible()
+  await expect(page.getByText('a scratch at the wither')).toBeVisible()
+  await page.goBack()
+  await page.getByLabel('What it is').selectOption('rest')
+  await page.getByRole('button', { name: 'Open it' }).click()
+  await expect(page.getByRole('heading', { name: /^Rest, 0 calendar days/ })).toBeVisible()
+  await page.goto(`${demo.url}/before/${horse}`)
+  await expect(page.getByText(/Rests: off work since/).first()).toBeVisible()
+})
+
+test('a person signs in, a place is chosen, and the record tells where a step was proved', async ({
+  page,
+  demo,
+  browser,
+}) => {
+  await enterDemo(page, demo)
+  await page.goto(`${demo.url}/yard`)
+  await page.getByRole('button', { name: 'Add a person' }).click()
+  await page.getByLabel('Name').fill('Odd Myr')
+  await page.getByLabel('E-mail').fill('odd.myr@example.org')
+  await page.getByLabel('Password to begin with').fill('short')
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByText('At least 10 characters.')).toBeVisible()
+  await page.getByLabel('Password to begin with').fill('long enough for a helper')
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByText('Odd Myr')).toBeVisible()
+  await page.getByRole('button', { name: 'Change Ylva Tarn' }).click()
+  await page.getByRole('dialog').getByRole('combobox').selectOption('helper')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText(/The yard needs a starter/)).toBeVisible()
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
+
+  const other = await browser.newContext()
+  const helper = await other.newPage()
+  const signIn = { email: 'odd.myr@example.org', password: 'long enough for a helper' }
+  const signedIn = await helper.request.post(`${demo.url}/api/v1/sign-in`, {
+    data: signIn,
+    headers: { origin: demo.url },
+  })
+  expect(signedIn.ok()).toBe(true)
+  await helper.goto(`${demo.url}/yard`)
+  await expect(helper.getByRole('button', { name: 'Add a person' })).toHaveCount(0)
+  await other.close()
+
+  await page.getByRole('button', { name: 'Add a place' }).click()
+  await page.getByLabel('Name').fill('Birch paddock')
+  await page.getByRole('button', { name: 'Add it', exact: true }).click()
+  await expect(page.getByText('Birch paddock')).toBeVisible()
+  const horse = await addHorse(page, demo, 'Bogbean')
+  await page.goto(`${demo.url}/before/${horse}`)
+  await page.getByLabel('Where today').selectOption('Birch paddock')
+  await page.goto(`${demo.url}/pen/${horse}`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  await page.keyboard.press('Space')
+  await page.waitForTimeout(400)
+  await page.keyboard.press('Space')
+  await page.keyboard.press('l')
+  await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
+  const worked = await page.request.get(`${demo.url}/api/v1/horses/${horse}/worked`)
+  expect(((await worked.json()) as { rows: { place: string }[] }).rows[0]!.place).toBe('Birch paddock')
+})

@@ -1,0 +1,112 @@
+import type { Block } from '@still-pine/contract'
+import { mayDo } from '@still-pine/contract/rights'
+import { count, daysBetween } from '@still-pine/core/answer'
+import { BLOCK_WORDS, blockNotice, type BlockKind } from '@still-pine/core/blocks'
+import { Link } from 'react-router'
+import { useBlocksQuery, useMeQuery, useWorkedQuery } from '../../app/api'
+import { Loading } from '../../ui/loading'
+import { dayOfYear } from '../../ui/words'
+import { HorseHeader } from '../horse-header'
+import { useHorse } from '../use-horse'
+import { CloseBlock, OpenBlock } from './block-forms'
+import { Timeline } from './timeline'
+
+const LINK = 'inline-flex min-h-11 items-center underline'
+
+/** What usually comes after a block. */
+const NEXT: Readonly<Record<BlockKind, BlockKind>> = {
+  handling: 'grow',
+  grow: 'start',
+  start: 'ridden',
+  rest: 'restart',
+  restart: 'ridden',
+  ridden: 'rest',
+}
+
+const length = ({ from, until }: Block, today: string): string =>
+  count(daysBetween(from, until ?? today), 'calendar day')
+
+const BlockRow = ({ block, horseId, today }: { block: Block; horseId: string; today: string }) => (
+  <li className="border-t border-line py-2">
+    <b className="font-name">{BLOCK_WORDS[block.kind]}</b>, {dayOfYear(block.from)}
+    {block.until ? ` to ${dayOfYear(block.until)}` : ', still open'}
+    <span className="text-quiet"> ({length(block, today)})</span>
+    {block.snapshot && (
+      <span className="block">
+        <Link className={LINK} to={`/horses/${horseId}/blocks/${block.id}`}>
+          How it stood when it was closed
+        </Link>
+      </span>
+    )}
+  </li>
+)
+
+/** The stretches of a horse’s life: what it is in now, what it was in, and how it stood at the end of each. */
+const BlocksPage = () => {
+  const { horseId, line, error, retry } = useHorse()
+  const { data: me } = useMeQuery()
+  const { data, error: noBlocks, refetch } = useBlocksQuery(horseId)
+  const { data: worked } = useWorkedQuery(horseId)
+  if (!line || !me || !data)
+    return <Loading error={error ?? noBlocks} retry={() => (error ? retry() : void refetch())} />
+  const { horse, day } = line
+  const { blocks } = data
+  const open = blocks.find(({ until }) => until === null)
+  const last = blocks.at(-1)
+  const sessions = new Set(
+    worked?.rows.filter((row) => open && row.day >= open.from).map(({ session }) => session),
+  )
+  const notice = open ? blockNotice(open, horse.born, sessions.size, day) : null
+  const mayEdit = mayDo(me.person.role, 'edit-horse')
+  return (
+    <main className="flex flex-col gap-5 px-4 py-2 desk:px-5">
+      <HorseHeader horse={horse} today={day} />
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-2xl">
+          {open ? `${BLOCK_WORDS[open.kind]}, ${length(open, day)} so far` : 'In no block now'}
+        </h2>
+        <Link className={LINK} to={`/horses/${horseId}/arrival`}>
+          Arrival check
+        </Link>
+      </div>
+      {blocks.length === 0 && (
+        <p className="text-lg">
+          A block is a stretch of its life with people: handling, left to grow, starting, rest, starting
+          again, ridden. Open the one it is in.
+        </p>
+      )}
+      {notice && <p className="border-l-8 border-act bg-panel px-4 py-2 text-lg">{notice}</p>}
+      {blocks.length > 0 && <Timeline blocks={blocks} today={day} />}
+      {last?.snapshot && !open && (
+        <p className="text-lg">
+          Before the next begins:{' '}
+          <Link className={LINK} to={`/horses/${horseId}/recheck?since=${last.snapshot.day}`}>
+            the re-check sheet made from how it stood
+          </Link>
+        </p>
+      )}
+      <div className="grid gap-8 desk:grid-cols-2">
+        <ul>
+          {[...blocks].reverse().map((block) => (
+            <BlockRow key={block.id} block={block} horseId={horseId} today={day} />
+          ))}
+        </ul>
+        {mayEdit &&
+          (open ? (
+            <CloseBlock key={`${open.id} ${open.version}`} horseId={horseId} block={open} today={day} />
+          ) : (
+            <OpenBlock
+              key={last?.id ?? 'first'}
+              horseId={horseId}
+              born={horse.born}
+              today={day}
+              likely={last ? NEXT[last.kind] : 'start'}
+              earliest={last?.until ?? null}
+            />
+          ))}
+      </div>
+    </main>
+  )
+}
+
+export default BlocksPage

@@ -1,0 +1,28 @@
+import { useState } from 'react'
+import { usePlacesQuery } from '../app/api'
+import { Picker } from '../after/pickers'
+import { whereNow, workAt } from './where'
+
+/** In which pen or on which track the work is; it stays until another is chosen. */
+export const PlacePicker = ({ label = 'Where' }: { label?: string }) => {
+  const { data } = usePlacesQuery()
+  const [where, setWhere] = useState(whereNow)
+  const places = data?.places ?? []
+  if (places.length === 0) return null
+  const pick = (name: string): void => {
+    workAt(name || null)
+    setWhere(name || null)
+  }
+  const isKnown = where === null || places.some(({ name }) => name === where)
+  return (
+    <Picker label={label} value={where ?? ''} onPick={pick}>
+      <option value="">not said</option>
+      {!isKnown && <option value={where}>{where}</option>}
+      {places.map(({ id, name }) => (
+        <option key={id} value={name}>
+          {name}
+        </option>
+      ))}
+    </Picker>
+  )
+}

@@ -1,0 +1,32 @@
+import { arrivalCheck, type ArrivalCheck } from '@still-pine/core/arrival'
+import { onLadders, type Program } from '@still-pine/core/program'
+import { useEffect, useMemo } from 'react'
+import { useAppDispatch } from '../app/store'
+import { aimed } from './pen-slice'
+import type { PenView } from './use-pen'
+
+/** The key that a pen is opened with to run an arrival check. */
+export const ARRIVAL = 'arrival'
+
+/** While an arrival check runs: aims at each next ask as soon as the one before it is settled. */
+export const useArrivalGuide = (view: PenView, program: Program): ArrivalCheck | null => {
+  const dispatch = useAppDispatch()
+  const { pen } = view
+  const isOn = pen.gate === ARRIVAL
+  const check = useMemo(() => {
+    if (!isOn) return null
+    const answers = pen.answers.filter(({ uncued }) => !uncued)
+    return arrivalCheck(program, onLadders(program, answers))
+  }, [isOn, pen.answers, program])
+  const next = check?.next ?? null
+  const { aim } = pen
+  // The calm of the last answer is still to be told, or an ask runs: the aim stays.
+  const isBusy = pen.running !== null || pen.calmFor !== null
+  const isThere = next !== null && aim.step === next.step && aim.side === next.side && aim.rung === next.rung
+  useEffect(() => {
+    if (next === null || isBusy || isThere) return
+    const { step, side, rung } = next
+    dispatch(aimed({ aim: { burst: null, step, side, rung }, now: Date.now() }))
+  }, [dispatch, next, isBusy, isThere])
+  return check
+}
