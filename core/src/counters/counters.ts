@@ -143,7 +143,7 @@ export const countersOf = (program: Program, all: readonly Worked[], arrived: Da
   }
 }
 
-/** "12 times, last 3 days ago"; "never". */
+/** "12 times, last 3 calendar days ago"; "never". */
 export const timesInWords = ({ times, lastDay }: Times, on: Day): string => {
   if (times === 0 || lastDay === null) return 'never'
   const days = daysBetween(lastDay, on)

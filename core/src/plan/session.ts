@@ -169,7 +169,7 @@ const stateReason = ({ open, purpose, state, gate }: Candidate, on: Day): string
       if (gate !== null) return `The ${gate} gate wants a first ask of it${last}`
       return state === 'rusty'
         ? `Rusty: only time has worn it${last}`
-        : `Solid, and not asked for ${count(daysSinceAsked(open, on), 'day')}: a cold ask tells`
+        : `Solid, and not asked for ${count(daysSinceAsked(open, on), 'calendar day')}: a cold ask tells`
     case 'mend':
       return `Slipped: it was Solid and is not now${last}`
     case 'work':

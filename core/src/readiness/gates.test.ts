@@ -63,7 +63,7 @@ describe('handing over', () => {
       verdict: 'check-first',
       sentence: '3 short checks to run first, 3 asks in all.',
     })
-    expect(late.due.map(({ reason }) => reason)).toEqual(Array(3).fill('not asked for 21 days'))
+    expect(late.due.map(({ reason }) => reason)).toEqual(Array(3).fill('not asked for 21 calendar days'))
   })
 
   it('stops while the vet holds the horse', () => {
@@ -93,7 +93,7 @@ describe('the Halter gate', () => {
     const verdict = verdictOf('halter', solidLog(NEEDED), day(6 + 14))
     expect(verdict.verdict).toBe('check-first')
     expect(verdict.due.map(({ asks }) => asks)).toEqual([1, 1, 1, 1, 1])
-    expect(verdict.due[0]!.reason).toBe('not asked for 14 days')
+    expect(verdict.due[0]!.reason).toBe('not asked for 14 calendar days')
     expect(verdictOf('halter', solidLog(NEEDED), day(6 + 13)).verdict).toBe('go')
   })
 
@@ -116,7 +116,7 @@ describe('the Halter gate', () => {
     const { weakest } = verdictOf('halter', log, day(8))
     expect(weakest).toHaveLength(3)
     expect(weakest[0]).toMatchObject({ step: 'head-rub' })
-    expect(weakest[0]!.words).toBe('left: 0 of the last 8 light, 8 tight; last asked 6 days ago')
+    expect(weakest[0]!.words).toBe('left: 0 of the last 8 light, 8 tight; last asked 6 calendar days ago')
   })
 })
 

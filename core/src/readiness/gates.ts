@@ -137,7 +137,7 @@ const dueReason = (gate: Gate, { must, step, view }: Looked, on: Day): string | 
   if (must === 'solid' && view.state === 'rusty') return 'Rusty: only time has worn it'
   if (view.lastDay === null) return null
   const days = daysBetween(view.lastDay, on)
-  return days >= gate.freshDays ? `not asked for ${count(days, 'day')}` : null
+  return days >= gate.freshDays ? `not asked for ${count(days, 'calendar day')}` : null
 }
 
 const dueAsk = (gate: Gate, track: Looked, on: Day): DueAsk | null => {

@@ -16,14 +16,14 @@ const words = (...checks: Check[]): string[] =>
 describe('what is due', () => {
   it('is hooves six weeks after the last time (common practice, no source)', () => {
     expect(words(check('feet', '2026-04-15'))).toEqual([])
-    expect(words(check('feet', '2026-04-08'))).toEqual(['soon: The hooves are due in 6 days.'])
+    expect(words(check('feet', '2026-04-08'))).toEqual(['soon: The hooves are due in 6 calendar days.'])
     expect(words(check('feet', '2026-04-02'))).toEqual(['due: The hooves are due today.'])
-    expect(words(check('feet', '2026-03-30'))).toEqual(['due: The hooves are due, 3 days late.'])
+    expect(words(check('feet', '2026-03-30'))).toEqual(['due: The hooves are due, 3 calendar days late.'])
   })
 
   it('goes by the date that was set, and by the newest look', () => {
     expect(words(check('worming', '2026-01-01', { until: '2026-05-01' }))).toEqual([
-      'due: Worming is due, 13 days late.',
+      'due: Worming is due, 13 calendar days late.',
     ])
     expect(
       words(check('worming', '2026-01-01', { until: '2026-05-01' }), check('worming', '2026-05-02')),

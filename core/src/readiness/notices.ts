@@ -24,8 +24,8 @@ const DUE_WORDS: Record<Exclude<CheckKind, 'veterinary-hold'>, string> = {
 const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   const days = daysBetween(on, due)
   if (days > SOON_DAYS) return []
-  if (days > 0) return [{ tone: 'soon', words: `${words} in ${count(days, 'day')}.` }]
-  return [{ tone: 'due', words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'day')} late.` }]
+  if (days > 0) return [{ tone: 'soon', words: `${words} in ${count(days, 'calendar day')}.` }]
+  return [{ tone: 'due', words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'calendar day')} late.` }]
 }
 
 const dueDay = (kind: keyof typeof DUE_WORDS, on: Day, until: Day | null): Day | null => {

@@ -4,14 +4,14 @@ import type { TrackView } from './judge'
 
 const tightWords = (tight: number): string => (tight === 0 ? '' : `, ${tight} tight`)
 
-/** How long ago in words: "today", "yesterday", "4 days ago". */
+/** How long ago in words: "today", "yesterday", "4 calendar days ago". */
 export const ago = (day: Day, on: Day): string => {
   const days = daysBetween(day, on)
   if (days === 0) return 'today'
-  return days === 1 ? 'yesterday' : `${days} days ago`
+  return days === 1 ? 'yesterday' : `${days} calendar days ago`
 }
 
-/** What is known of a track and from what: "7 of the last 8 light, 2 tight; last asked 4 days ago". */
+/** What is known of a track and from what: "7 of the last 8 light, 2 tight; last asked 4 calendar days ago". */
 export const knownFrom = (view: TrackView, on: Day): string => {
   if (view.answers === 0 || view.lastDay === null) return 'not asked yet'
   const { recent } = view

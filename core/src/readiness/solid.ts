@@ -60,7 +60,7 @@ const countMisses = (model: Model, step: JudgedStep, tally: Tally, belief: Belie
   const { days, atRung } = model.solid[step.kind]
   return [
     ...(belief.daysWorked < days
-      ? [{ rule: 'days', words: `worked on ${count(belief.daysWorked, 'day')}, needs ${days}` } as const]
+      ? [{ rule: 'days', words: `${count(belief.daysWorked, 'work day')} so far, needs ${days}` } as const]
       : []),
     ...(tally.atRequired < atRung
       ? [

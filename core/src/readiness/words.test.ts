@@ -12,7 +12,7 @@ describe('reasons in words and numbers', () => {
     expect([ago(day(3), day(3)), ago(day(2), day(3)), ago(day(0), day(21))]).toEqual([
       'today',
       'yesterday',
-      '21 days ago',
+      '21 calendar days ago',
     ])
   })
 
@@ -26,7 +26,7 @@ describe('reasons in words and numbers', () => {
     )
     const mixed = [...times(3, () => answer()), ...times(5, (i) => answer({ grade: 3, calm: i < 2 ? 2 : 1 }))]
     expect(sideKnownFrom('right', judged(mixed, day(4)), day(4))).toBe(
-      'right: 3 of the last 8 light, 2 tight; last asked 4 days ago',
+      'right: 3 of the last 8 light, 2 tight; last asked 4 calendar days ago',
     )
   })
 

@@ -31,7 +31,7 @@ const ofTrack = (side: Side, view: TrackView, on: Day): Lack[] => {
     ...(view.calmChance < 0.8
       ? [lack('tight', `${percent(1 - view.calmChance)} chance that it is tight`)]
       : []),
-    ...(days > STALE_DAYS ? [lack('stale', `not asked for ${count(days, 'day')}`)] : []),
+    ...(days > STALE_DAYS ? [lack('stale', `not asked for ${count(days, 'calendar day')}`)] : []),
     ...(view.movingMissing > 0 ? [lack('not-moving', 'not proved while it moves')] : []),
   ]
 }

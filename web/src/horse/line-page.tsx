@@ -73,11 +73,11 @@ const StalePanel = ({ line, program }: { line: Line; program: Program }) => {
     <Panel title="Going stale">
       <p>
         {stale.length === 0
-          ? `Nothing Solid has gone ${STALE_DAYS} days without an ask.`
+          ? `Nothing Solid has gone ${STALE_DAYS} calendar days without an ask.`
           : stale
               .map(
                 ({ step, side, days }) =>
-                  `${stepOf(program, step)?.name}${side === 'none' ? '' : `, ${side}`}: ${days} days`,
+                  `${stepOf(program, step)?.name}${side === 'none' ? '' : `, ${side}`}: ${days} days off`,
               )
               .join('. ')}
       </p>

@@ -49,7 +49,7 @@ const WeekPage = () => {
                           .slice(0, 3)
                           .map(
                             ({ name, side, days }) =>
-                              `${name}${side === 'none' ? '' : `, ${side}`}: ${days} days`,
+                              `${name}${side === 'none' ? '' : `, ${side}`}: ${days} days off`,
                           )
                           .join('; ')}
                   </td>

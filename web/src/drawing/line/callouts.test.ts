@@ -52,7 +52,7 @@ describe('what is named on the Line', () => {
   })
 
   it('is what time has worn, with its days', () => {
-    expect(words(lineOn('2026-08-01', worked(3, { calm: 1 })))).toEqual(['settle in the pen: 88 days'])
+    expect(words(lineOn('2026-08-01', worked(3, { calm: 1 })))).toEqual(['settle in the pen: 88 days off'])
   })
 
   it('is what slipped, before anything else', () => {

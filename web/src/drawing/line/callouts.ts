@@ -27,7 +27,7 @@ const wornCallout = (step: Step, tracks: readonly Track[], day: string): Callout
   const rusty = tracks.find(({ view }) => view.state === 'rusty')
   if (!rusty || rusty.view.lastDay === null) return null
   const days = daysBetween(rusty.view.lastDay, day)
-  return { step: step.key, words: `${name}: ${days} days`, tone: 'worn', weight: 3 }
+  return { step: step.key, words: `${name}: ${days} days off`, tone: 'worn', weight: 3 }
 }
 
 const weakCallout = (step: Step, tracks: readonly Track[]): Callout | null => {

@@ -29,7 +29,7 @@ describe('the sheet for the farrier', () => {
       'up to: lifted and set down',
       'not handled yet: leave it',
     ])
-    expect(footWords(day, FEET_FIRST, FEET[0]!).known).toBe('12 answers, last 2 days ago')
+    expect(footWords(day, FEET_FIRST, FEET[0]!).known).toBe('12 answers, last 2 calendar days ago')
   })
 
   it('names what to avoid: incidents first, then what went wrong most', () => {

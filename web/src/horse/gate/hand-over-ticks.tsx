@@ -30,7 +30,7 @@ export const HandOverTicks = ({ line, program }: { line: Line; program: Program 
     <section className="no-print">
       <h2 className="text-lg">What it leaves with</h2>
       <p className="mb-2 text-quiet">
-        Tick what was promised. Each must be Solid on every side, and asked in the last 21 days.
+        Tick what was promised. Each must be Solid on every side, and asked in the last 21 calendar days.
       </p>
       {STAGES.map((name, i) => (
         <details key={name} open={isBegun(i + 1)} className="border-t border-line py-1">
