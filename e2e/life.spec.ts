@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
 
 test.describe('on a phone', () => {
@@ -129,4 +130,37 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
   const worked = await page.request.get(`${demo.url}/api/v1/horses/${horse}/worked`)
   expect(((await worked.json()) as { rows: { place: string }[] }).rows[0]!.place).toBe('Birch paddock')
+})
+
+test('an owner reads the report of their own horse, and nothing of the work', async ({
+  page,
+  demo,
+  browser,
+}) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/yard`)
+  await page.getByRole('button', { name: 'Add a person' }).click()
+  await page.getByLabel('Name').fill('Tove Lund')
+  await page.getByRole('dialog').getByRole('combobox').selectOption('owner')
+  await page.getByLabel('E-mail').fill('tove.lund@example.org')
+  await page.getByLabel('Password to begin with').fill('long enough for an owner')
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await page.goto(`${demo.url}/horses/${id.Bittern}/blocks`)
+  await page.getByLabel('Owner, who may read its reports').selectOption({ label: 'Tove Lund' })
+  await expect(page.getByLabel('Owner, who may read its reports')).not.toHaveValue('')
+
+  const other = await browser.newContext()
+  const owner = await other.newPage()
+  const signIn = { email: 'tove.lund@example.org', password: 'long enough for an owner' }
+  await owner.request.post(`${demo.url}/api/v1/sign-in`, { data: signIn, headers: { origin: demo.url } })
+  await owner.goto(`${demo.url}/before/${id.Bittern}`)
+  await expect(owner.getByRole('heading', { name: 'Bittern' })).toBeVisible()
+  await expect(owner.getByRole('navigation', { name: 'Parts of the day' })).toHaveCount(0)
+  await owner.getByText(/How it stood at the end of: starting/).click()
+  await expect(owner.getByText('Plastic that flaps behind her.')).toBeVisible()
+  const { violations } = await new AxeBuilder({ page: owner }).analyze()
+  expect(violations.map(({ id: rule, nodes }) => [rule, nodes[0]?.html])).toEqual([])
+  await owner.getByRole('button', { name: 'Sign out' }).click()
+  await expect(owner.getByRole('button', { name: 'Sign in as the demo starter' })).toBeVisible()
+  await other.close()
 })

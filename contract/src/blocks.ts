@@ -55,15 +55,21 @@ export const Block = BlockForm.extend({
   snapshot: Snapshot.nullable(),
 })
 
+const NamedStep = z.object({ step: StepKey, name: z.string() })
+
 /** What an arrival check showed. */
 export const ArrivalResult = z.object({
   school: z.string(),
   asked: z.number().int(),
-  failed: z.array(StepKey),
+  failed: z.array(NamedStep),
   known: z.array(
-    z.object({ step: StepKey, name: z.string(), rung: z.number().int(), how: z.enum(['shown', 'below']) }),
+    NamedStep.extend({
+      rung: z.number().int(),
+      rungName: z.string(),
+      how: z.enum(['shown', 'below']),
+    }),
   ),
-  opens: z.array(StepKey),
+  opens: z.array(NamedStep),
   end: z.string(),
 })
 
@@ -72,6 +78,19 @@ export const Arrival = z.object({ id: Id, on: Day, byName: z.string(), result: A
 /** Keeps what the answers of a day show, asked as an arrival check. */
 export const PutArrival = z.object({ on: Day })
 
+/** Whose horse it is, where somebody’s. */
+export const HorseOwner = z.object({ owner: z.object({ id: Id, name: z.string() }).nullable() })
+export const PutOwner = z.object({ personId: Id.nullable() })
+
+/** What an owner is told of a horse: how it arrived, its blocks, and how it stood at the end of each. */
+export const OwnersReport = z.object({
+  id: Id,
+  name: z.string(),
+  arrival: Arrival.nullable(),
+  blocks: z.array(Block),
+})
+
+export type OwnersReport = z.infer<typeof OwnersReport>
 export type Block = z.infer<typeof Block>
 export type PutBlock = z.infer<typeof PutBlock>
 export type Arrival = z.infer<typeof Arrival>

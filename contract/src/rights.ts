@@ -15,12 +15,13 @@ export const ACTIONS = [
   'confirm-on-the-day',
   'overrule-gate',
   'own-settings',
+  'read-own-reports',
   'take-out',
   'bring-in',
 ] as const
 export type Action = (typeof ACTIONS)[number]
 
-/** Who may do what. An owner sees the reports of their own horses only, and those have no route yet. */
+/** Who may do what. An owner sees the reports of their own horses only. */
 export const RIGHTS: Readonly<Record<Role, readonly Action[]>> = {
   starter: ACTIONS,
   helper: [
@@ -31,7 +32,7 @@ export const RIGHTS: Readonly<Record<Role, readonly Action[]>> = {
     'confirm-on-the-day',
     'own-settings',
   ],
-  owner: ['own-settings'],
+  owner: ['own-settings', 'read-own-reports'],
 }
 
 export const mayDo = (role: Role, action: Action): boolean => RIGHTS[role].includes(action)

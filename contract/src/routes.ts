@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
-import { Arrival, Block, PutArrival, PutBlock } from './blocks'
+import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from './blocks'
 import { Carry, Cursor } from './carry'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
 import { Device, PutCutOff } from './devices'
@@ -236,6 +236,30 @@ export const routes = {
     params: horse.extend({ blockId: Id }),
     body: PutBlock,
     reply: Block,
+  }),
+  owner: route({
+    method: 'get',
+    path: '/horses/{horseId}/owner',
+    summary: 'Whose horse it is',
+    needs: 'read-yard',
+    params: horse,
+    reply: HorseOwner,
+  }),
+  putOwner: route({
+    method: 'put',
+    path: '/horses/{horseId}/owner',
+    summary: 'Say whose horse it is, or that it is nobody’s here',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutOwner,
+    reply: HorseOwner,
+  }),
+  reports: route({
+    method: 'get',
+    path: '/reports',
+    summary: 'What an owner is told of their own horses',
+    needs: 'read-own-reports',
+    reply: z.object({ horses: z.array(OwnersReport) }),
   }),
   carry: route({
     method: 'get',

@@ -40,6 +40,7 @@ export const YARD_PARTS = {
     version: z.number().int().min(1),
     createdAt: Instant,
   }),
+  owners: z.object({ horse: Id, person: Id }),
   sessions: z.object({
     id: Id,
     horse: Id,
@@ -148,6 +149,7 @@ export const YardDocument = YardHead.extend({
   people: z.array(YARD_PARTS.people),
   places: z.array(YARD_PARTS.places),
   horses: z.array(YARD_PARTS.horses),
+  owners: z.array(YARD_PARTS.owners),
   sessions: z.array(YARD_PARTS.sessions),
   answers: z.array(YARD_PARTS.answers),
   voidings: z.array(YARD_PARTS.voidings),

@@ -53,6 +53,15 @@ beforeAll(async () => {
   const check = { kind: 'feet', on: '2026-05-01', until: null, passed: true, note: 'trimmed' }
   await yard.starter.put(`${care}/checks/${uuid()}`, check)
   await yard.starter.put(`${care}/confirmations/2026-05-14`, { confirmed: ['helper', 'helmet'] })
+  await yard.starter.put(`${care}/arrivals/${uuid()}`, { on: '2026-05-10' })
+  const block = { kind: 'start', from: '2026-05-01', worries: 'é', reward: '"rest"', note: '', version: 0 }
+  await yard.starter.put(`${care}/blocks/${uuid()}`, { ...block, until: '2026-05-12' })
+  await yard.starter.put(`${care}/blocks/${uuid()}`, { ...block, from: '2026-05-12', until: null })
+  const place = { name: 'Round pen', suits: ['loose'], home: true, note: '', version: 0 }
+  await yard.starter.put(`/places/${uuid()}`, place)
+  const owner = uuid()
+  await yard.starter.put(`/people/${owner}`, { name: 'Tove', role: 'owner', email: null, password: null })
+  await yard.starter.put(`${care}/owner`, { personId: owner })
   await yard.starter.put(`${care}/incidents/${uuid()}`, {
     kind: 'kick',
     on: '2026-05-12',
@@ -77,7 +86,7 @@ describe('a yard taken out', () => {
     expect(document.horses.map(({ name }) => name)).toEqual(['=Whin, "the" Ælf 🐴', 'Rush'])
     expect(document.answers).toHaveLength(12)
     expect(document.voidings).toHaveLength(3)
-    expect(document.people).toHaveLength(1)
+    expect(document.people).toHaveLength(2)
     expect(text).not.toMatch(/password|@example/)
   })
 

@@ -45,7 +45,13 @@ describe('an arrival check', () => {
     expect(openIn(before, 'Turn on the line')).toBe(false)
     const kept = await yard.starter.put<Arrival>(`/horses/${id}/arrivals/${uuid()}`, { on: '2026-05-14' })
     expect(kept.status).toBe(200)
-    expect(kept.body.result.known).toContainEqual({ step: 'send', name: 'Send', rung: 4, how: 'shown' })
+    expect(kept.body.result.known).toContainEqual({
+      step: 'send',
+      name: 'Send',
+      rung: 4,
+      rungName: 'trot from a point',
+      how: 'shown',
+    })
     const after = await line(id)
     expect(openIn(after, 'Turn on the line')).toBe(true)
     expect(after.gates.map(({ verdict }) => verdict)).toEqual(before.gates.map(({ verdict }) => verdict))
@@ -187,6 +193,38 @@ describe('the blocks of a horse', () => {
       rests: true,
       reason: 'Rests: off work since 2026-05-14.',
     })
+  })
+})
+
+describe('an owner', () => {
+  it('reads the reports of their own horses, and nothing else', async () => {
+    const owner = uuid()
+    const signIn = { email: 'owner.of.one@example.org', password: 'a long enough word' }
+    await yard.starter.put(`/people/${owner}`, { name: 'Tove Lund', role: 'owner', ...signIn })
+    const [theirs, other] = [await asked(UP_TO_SEND), await asked(UP_TO_SEND)]
+    await yard.starter.put(`/horses/${theirs}/arrivals/${uuid()}`, { on: '2026-05-14' })
+    await put(theirs, uuid(), form({ until: '2026-05-14', reward: 'a scratch' }))
+    await put(other, uuid(), form())
+    const set = await yard.starter.put<ReplyOf<'owner'>>(`/horses/${theirs}/owner`, { personId: owner })
+    expect(set.body.owner).toEqual({ id: owner, name: 'Tove Lund' })
+    const visitor = yard.visitor()
+    await visitor.post('/sign-in', signIn)
+    const { body } = await visitor.get<ReplyOf<'reports'>>('/reports')
+    expect(body.horses.map(({ id }) => id)).toEqual([theirs])
+    expect(body.horses[0]!.arrival!.result.asked).toBe(4)
+    expect(body.horses[0]!.blocks[0]!.snapshot!.workDays).toBe(1)
+    for (const path of ['/today', `/horses/${theirs}/line`, `/horses/${theirs}/blocks`, '/people'])
+      expect((await visitor.get(path)).status).toBe(403)
+    await yard.starter.put(`/horses/${theirs}/owner`, { personId: null })
+    expect((await visitor.get<ReplyOf<'reports'>>('/reports')).body.horses).toEqual([])
+  })
+
+  it('is a person who is here as one', async () => {
+    const { body } = await yard.starter.get<ReplyOf<'people'>>('/people')
+    const starter = body.people.find(({ role }) => role === 'starter')!
+    const horse = await addHorse(yard.starter)
+    const reply = await yard.starter.put<Problem>(`/horses/${horse}/owner`, { personId: starter.id })
+    expect(reply.body.fields?.[0]?.message).toMatch(/not as an owner/)
   })
 })
 

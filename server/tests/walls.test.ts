@@ -113,6 +113,7 @@ const BODIES: Record<string, unknown> = {
   putProgram: { basedOn: 0, program: copyOfSchool(FEET_FIRST, 'our-way', 'Our way') },
   putArrival: { on: '2026-05-14' },
   putBlock: { kind: 'start', from: '2026-05-01', until: null, worries: '', reward: '', note: '', version: 0 },
+  putOwner: { personId: null },
   putPerson: { name: 'Somebody', role: 'helper', email: null, password: null },
   putPlace: { name: 'Round pen', suits: ['loose'], home: true, note: '', version: 0 },
   putHorseProgram: { programId: uuid(), version: 1 },

@@ -25,7 +25,12 @@ const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   const days = daysBetween(on, due)
   if (days > SOON_DAYS) return []
   if (days > 0) return [{ tone: 'soon', words: `${words} in ${count(days, 'calendar day')}.` }]
-  return [{ tone: 'due', words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'calendar day')} late.` }]
+  return [
+    {
+      tone: 'due',
+      words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'calendar day')} late.`,
+    },
+  ]
 }
 
 const dueDay = (kind: keyof typeof DUE_WORDS, on: Day, until: Day | null): Day | null => {

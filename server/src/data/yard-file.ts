@@ -16,7 +16,9 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       union all select from voiding r where r.person_id = p.id union all select from care_check r where r.person_id = p.id
       union all select from incident r where r.person_id = p.id
       union all select from day_confirmation r where r.person_id = p.id
-      union all select from overrule r where r.person_id = p.id) order by id`),
+      union all select from overrule r where r.person_id = p.id
+      union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
+      union all select from horse_owner r where r.person_id = p.id) order by id`),
   horses:
     plain(`select h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.id, p.school,
       p.version as "schoolVersion", h.hand_over as "handOver", h.version, ${instant('h.created_at')} as "createdAt"
@@ -45,6 +47,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
   overrules: plain(`select id, horse_id as horse, person_id as person, gate, day, verdict, reason,
       ${instant('at')} as at
     from overrule order by overrule.at, id`),
+  owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
   arrivals: plain(`select id, horse_id as horse, person_id as person, on_day as "on", result
     from arrival order by on_day, id`),
@@ -189,6 +192,10 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     select r.id, ${yardId}, r.horse, r.person, r.gate, r.day, r.verdict, r.reason, r.at
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, gate text, day date,
       verdict text, reason text, at timestamptz) order by n`,
+  owners: (yardId, records) => sql`
+    insert into horse_owner (horse_id, yard_id, person_id)
+    select r.horse, ${yardId}, r.person
+    from json_to_recordset(${json(records)}::json) as r(n int, horse uuid, person uuid) order by n`,
   places: (yardId, records) => sql`
     insert into place (id, yard_id, name, suits, home, note, version)
     select r.id, ${yardId}, r.name, r.suits, r.home, r.note, r.version

@@ -1,7 +1,9 @@
-import { routes, type Block, type Horse, type PutBlock } from '@still-pine/contract'
+import { routes, type Block, type Horse, type OwnersReport, type PutBlock } from '@still-pine/contract'
 import type { Router } from 'express'
 import { arrivalsOf, blocksOf, insertArrival, insertBlock, updateBlock } from '../data/blocks'
 import { lockHorse } from '../data/horses'
+import { dropOwner, horsesOfOwner, ownerOf, saveOwner } from '../data/owners'
+import { personById } from '../data/people'
 import { frozen, shownOn } from '../records/life'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -54,7 +56,28 @@ const keepBlock = async (yard: Yard, horse: Horse, id: string, block: PutBlock):
   return now
 }
 
-/** The stretches of a horse’s life, and how it arrived. */
+const setOwner = async (yard: Yard, horse: Horse, personId: string | null): Promise<void> => {
+  if (personId === null) {
+    await dropOwner(yard.client, horse.id)
+    return
+  }
+  const person = await personById(yard.client, personId)
+  if (!person) throw notFound('This person')
+  if (person.role !== 'owner')
+    throw field('personId', `${person.name} is here as ${person.role}, not as an owner.`)
+  await saveOwner(yard.client, yard.yardId, horse.id, personId)
+}
+
+const reportsFor = async ({ client, personId }: Yard): Promise<OwnersReport[]> => {
+  const reports: OwnersReport[] = []
+  for (const { id, name } of await horsesOfOwner(client, personId)) {
+    const [arrival] = await arrivalsOf(client, id)
+    reports.push({ id, name, arrival: arrival ?? null, blocks: await blocksOf(client, id) })
+  }
+  return reports
+}
+
+/** The stretches of a horse’s life, how it arrived, and whose it is. */
 export const lifeRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.blocks, async (yard, { params }) => {
     await horseOrRefuse(yard, params.horseId)
@@ -63,6 +86,16 @@ export const lifeRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.putBlock, async (yard, { params, body }) =>
     keepBlock(yard, await horseOrRefuse(yard, params.horseId), params.blockId, body),
   )
+  serve(router, deps, routes.owner, async (yard, { params }) => {
+    const horse = await horseOrRefuse(yard, params.horseId)
+    return { owner: (await ownerOf(yard.client, horse.id)) ?? null }
+  })
+  serve(router, deps, routes.putOwner, async (yard, { params, body }) => {
+    const horse = await horseOrRefuse(yard, params.horseId)
+    await setOwner(yard, horse, body.personId)
+    return { owner: (await ownerOf(yard.client, horse.id)) ?? null }
+  })
+  serve(router, deps, routes.reports, async (yard) => ({ horses: await reportsFor(yard) }))
   serve(router, deps, routes.arrivals, async (yard, { params }) => {
     await horseOrRefuse(yard, params.horseId)
     return { arrivals: await arrivalsOf(yard.client, params.horseId) }

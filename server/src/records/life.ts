@@ -2,7 +2,7 @@ import type { ArrivalResult, Horse, PutBlock } from '@still-pine/contract'
 import { daysBetween } from '@still-pine/core/answer'
 import { arrivalCheck } from '@still-pine/core/arrival'
 import { snapshotOf, type Snapshot } from '@still-pine/core/blocks'
-import { rungAt, stepOf } from '@still-pine/core/program'
+import { rungAt, rungName, stepOf } from '@still-pine/core/program'
 import { evidence } from '../data/answers'
 import { incidentsOf } from '../data/care'
 import { judgedTracks, programOf, workDaysOf } from './judged'
@@ -31,13 +31,14 @@ export const shownOn = async (yard: Yard, horse: Horse, on: string): Promise<Arr
     .filter(({ day, uncued }) => day === on && !uncued)
     .map((answer) => ({ ...answer, rung: rungAt(stepOf(program, answer.step)!, answer.rung) }))
   if (answers.length === 0) return null
+  const named = (step: string) => ({ step, name: stepOf(program, step)!.name })
   const { asked, failed, known, opens, end } = arrivalCheck(program, answers)
   return {
     school: program.name,
     asked,
-    failed: [...failed],
-    known: [...known],
-    opens: [...opens],
+    failed: failed.map(named),
+    known: known.map((one) => ({ ...one, rungName: rungName(stepOf(program, one.step)!, one.rung) })),
+    opens: opens.map(named),
     end: end ?? 'It was ended before its place on the path was settled.',
   }
 }

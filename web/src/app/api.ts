@@ -90,6 +90,19 @@ export const api = createApi({
       query: ({ id, body }) => ({ url: `/places/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Places'],
     }),
+    owner: build.query<ReplyOf<'owner'>, string>({
+      query: (id) => `${horsePath(id)}/owner`,
+      providesTags: (_owner, _error, id) => [{ type: 'Life', id }],
+    }),
+    putOwner: build.mutation<ReplyOf<'owner'>, { horseId: string; personId: string | null }>({
+      query: ({ horseId, personId }) => ({
+        url: `${horsePath(horseId)}/owner`,
+        method: 'PUT',
+        body: { personId },
+      }),
+      invalidatesTags: (_owner, _error, { horseId }) => [{ type: 'Life', id: horseId }],
+    }),
+    reports: build.query<ReplyOf<'reports'>, void>({ query: () => '/reports' }),
     arrivals: build.query<ReplyOf<'arrivals'>, string>({
       query: (id) => `${horsePath(id)}/arrivals`,
       providesTags: (_arrivals, _error, id) => [{ type: 'Life', id }],
@@ -230,6 +243,9 @@ export const {
   usePutHorseProgramMutation,
   usePutProgramMutation,
   useArrivalsQuery,
+  useOwnerQuery,
+  usePutOwnerMutation,
+  useReportsQuery,
   useBlocksQuery,
   usePlacesQuery,
   usePutArrivalMutation,

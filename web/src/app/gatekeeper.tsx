@@ -4,9 +4,10 @@ import { problemOf, useAboutQuery, useMeQuery } from './api'
 import { useTheme } from './theme'
 
 const SignInPage = lazy(() => import('./sign-in-page'))
+const OwnerPage = lazy(() => import('../owner/owner-page'))
 const FirstRunPage = lazy(() => import('./first-run-page'))
 
-/** Lets signed-in people through; others sign in here, and an empty server makes its yard first. */
+/** Lets signed-in people through, an owner to their own reports; others sign in here, and an empty server makes its yard first. */
 export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   const about = useAboutQuery()
   const me = useMeQuery()
@@ -24,6 +25,12 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
     return (
       <Suspense fallback={<Loading />}>
         <SignInPage demo={about.data.demo} why={isCutOff ? problem.title : null} />
+      </Suspense>
+    )
+  if (me.data?.person.role === 'owner')
+    return (
+      <Suspense fallback={<Loading />}>
+        <OwnerPage me={me.data} />
       </Suspense>
     )
   if (me.data) return children

@@ -1,8 +1,8 @@
-import type { Arrival, ArrivalResult, Line } from '@still-pine/contract'
+import type { Arrival, Line } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
 import { arrivalCheck, type ArrivalAsk, type ArrivalCheck } from '@still-pine/core/arrival'
-import { GENERAL_CAUTIONS, onLadders, rungName, stepOf, type Program } from '@still-pine/core/program'
+import { GENERAL_CAUTIONS, onLadders } from '@still-pine/core/program'
 import { coldBursts } from '@still-pine/core/recheck'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -11,67 +11,10 @@ import { v7 as uuid } from 'uuid'
 import { useArrivalsQuery, useMeQuery, usePutArrivalMutation, wordsFor } from '../../app/api'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
-import { dayOfYear } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
-
-const namesOf = (program: Program, keys: readonly string[]): string =>
-  keys.map((key) => stepOf(program, key)?.name ?? key).join(', ')
-
-const holds = (program: Program, step: string, rung: number): string => {
-  const known = stepOf(program, step)
-  return known ? `“${rungName(known, rung)}”` : `rung ${rung}`
-}
-
-/** The page for the owner: what was shown, what is taken as known below it, and where the work begins. */
-const Result = ({ arrival, program, name }: { arrival: Arrival; program: Program; name: string }) => {
-  const { result } = arrival
-  const shown = result.known.filter(({ how }) => how === 'shown')
-  const below = result.known.filter(({ how }) => how === 'below')
-  return (
-    <article className="flex flex-col gap-4 border-t-4 border-ink bg-panel p-4">
-      <div>
-        <h2 className="text-2xl">How {name} arrived</h2>
-        <p className="text-quiet">
-          {dayOfYear(arrival.on)}, {count(result.asked, 'first ask')}, by {arrival.byName}
-        </p>
-      </div>
-      <p className="text-lg font-bold">{result.end}</p>
-      <section>
-        <h3 className="text-xl">Shown, light and easy</h3>
-        {shown.length === 0 && <p>Nothing yet: it begins at the beginning.</p>}
-        <ul>
-          {shown.map(({ step, name: words, rung }) => (
-            <li key={step} className="border-t border-line py-1">
-              <b>{words}</b> to {holds(program, step, rung)}
-            </li>
-          ))}
-        </ul>
-      </section>
-      {result.failed.length > 0 && (
-        <section>
-          <h3 className="text-xl">Did not go</h3>
-          <p>{namesOf(program, result.failed)}. This is where its work begins.</p>
-        </section>
-      )}
-      {below.length > 0 && (
-        <section>
-          <h3 className="text-xl">Taken as known, since it lies below</h3>
-          <p>{below.map(({ name: words }) => words).join(', ')}.</p>
-        </section>
-      )}
-      <section>
-        <h3 className="text-xl">Open for work now</h3>
-        <p>{namesOf(program, result.opens)}.</p>
-      </section>
-      <p className="text-quiet">
-        A first ask that went well is one answer. Every gate still wants its own evidence, asked on several
-        days.
-      </p>
-    </article>
-  )
-}
+import { ArrivalSheet } from './arrival-result'
 
 interface RunningProps {
   readonly line: Line
@@ -129,7 +72,7 @@ const Running = ({ line, check, mayKeep }: RunningProps) => {
   )
 }
 
-const isOf = (day: string) => (arrival: Arrival & { readonly result: ArrivalResult }) => arrival.on === day
+const isOf = (day: string) => (arrival: Arrival) => arrival.on === day
 
 /** A half-handled, restarted or bought-in horse: where on the path its work begins. */
 const ArrivalPage = () => {
@@ -161,7 +104,7 @@ const ArrivalPage = () => {
       {!data.arrivals.some(isOf(line.day)) && (
         <Running line={line} check={check} mayKeep={mayDo(me.person.role, 'edit-horse')} />
       )}
-      {newest && <Result arrival={newest} program={program} name={line.horse.name} />}
+      {newest && <ArrivalSheet arrival={newest} name={line.horse.name} />}
     </main>
   )
 }

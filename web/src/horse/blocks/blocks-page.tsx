@@ -9,6 +9,7 @@ import { dayOfYear } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
 import { CloseBlock, OpenBlock } from './block-forms'
+import { OwnerOfHorse } from './owner-of-horse'
 import { Timeline } from './timeline'
 
 const LINK = 'inline-flex min-h-11 items-center underline'
@@ -91,19 +92,23 @@ const BlocksPage = () => {
             <BlockRow key={block.id} block={block} horseId={horseId} today={day} />
           ))}
         </ul>
-        {mayEdit &&
-          (open ? (
-            <CloseBlock key={`${open.id} ${open.version}`} horseId={horseId} block={open} today={day} />
-          ) : (
-            <OpenBlock
-              key={last?.id ?? 'first'}
-              horseId={horseId}
-              born={horse.born}
-              today={day}
-              likely={last ? NEXT[last.kind] : 'start'}
-              earliest={last?.until ?? null}
-            />
-          ))}
+        {mayEdit && (
+          <div className="flex flex-col gap-5">
+            <OwnerOfHorse horseId={horseId} />
+            {open ? (
+              <CloseBlock key={`${open.id} ${open.version}`} horseId={horseId} block={open} today={day} />
+            ) : (
+              <OpenBlock
+                key={last?.id ?? 'first'}
+                horseId={horseId}
+                born={horse.born}
+                today={day}
+                likely={last ? NEXT[last.kind] : 'start'}
+                earliest={last?.until ?? null}
+              />
+            )}
+          </div>
+        )}
       </div>
     </main>
   )

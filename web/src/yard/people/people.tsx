@@ -13,7 +13,7 @@ import { Sheet } from '../../ui/sheet'
 const MAY: Readonly<Record<Role, string>> = {
   starter: 'everything: horses, schools, gates, people',
   helper: 'logs answers, confirms sessions and what was there on the day, records incidents',
-  owner: 'sees nothing of the work yet: reports come later',
+  owner: 'reads the reports of their own horses, and nothing else',
 }
 
 interface Faults {

@@ -1,0 +1,30 @@
+import { toast } from 'sonner'
+import { useOwnerQuery, usePeopleQuery, usePutOwnerMutation, wordsFor } from '../../app/api'
+import { Picker } from '../../after/pickers'
+
+/** Whose horse it is: they may read its reports, and nothing else. */
+export const OwnerOfHorse = ({ horseId }: { horseId: string }) => {
+  const { data: people } = usePeopleQuery()
+  const { data } = useOwnerQuery(horseId)
+  const [put] = usePutOwnerMutation()
+  const owners = people?.people.filter(({ role }) => role === 'owner') ?? []
+  if (!data || owners.length === 0) return null
+  const set = async (personId: string): Promise<void> => {
+    const done = await put({ horseId, personId: personId || null })
+    if (done.error) toast.error(wordsFor(done.error))
+  }
+  return (
+    <Picker
+      label="Owner, who may read its reports"
+      value={data.owner?.id ?? ''}
+      onPick={(id) => void set(id)}
+    >
+      <option value="">nobody here</option>
+      {owners.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </Picker>
+  )
+}
