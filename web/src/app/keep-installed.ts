@@ -21,7 +21,8 @@ export const keepInstalled = async (): Promise<void> => {
     isInPlace = true
     store.dispatch(updateCame())
   })
-  await workbox.register()
+  // A browser that refuses (a private window, a policy) works from the server alone.
+  await workbox.register().catch(() => undefined)
 }
 
 /** Puts the waiting version in place; the page loads anew with it. */

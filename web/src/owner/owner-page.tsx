@@ -7,7 +7,7 @@ import { paySignOut } from '../offline/send'
 import { forgetCopies, oweSignOut } from '../offline/who'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
-import { dayOfYear } from '../ui/words'
+import { fullDay } from '../ui/words'
 
 const Report = ({ report }: { report: OwnersReport }) => {
   const { name, arrival, blocks } = report
@@ -17,13 +17,13 @@ const Report = ({ report }: { report: OwnersReport }) => {
     <section className="flex flex-col gap-4">
       <h2 className="text-3xl">{name}</h2>
       <p className="text-lg">
-        {open ? `${BLOCK_WORDS[open.kind]} since ${dayOfYear(open.from)}.` : 'In no block of work now.'}
+        {open ? `${BLOCK_WORDS[open.kind]} since ${fullDay(open.from)}.` : 'In no block of work now.'}
       </p>
       {closed.map((block) => (
         <details key={block.id} className="border-t-4 border-ink bg-panel p-4">
           <summary className="min-h-11 font-name text-xl font-bold">
             How it stood at the end of: {BLOCK_WORDS[block.kind].toLowerCase()},{' '}
-            {dayOfYear(block.snapshot!.day)}
+            {fullDay(block.snapshot!.day)}
           </summary>
           <SnapshotSheet block={block} snapshot={block.snapshot!} name={name} />
         </details>

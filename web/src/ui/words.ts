@@ -38,7 +38,7 @@ const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
 })
 
 /** A day that may lie years back. */
-export const dayOfYear = (day: string): string => WITH_YEAR.format(new Date(`${day}T00:00:00Z`))
+export const fullDay = (day: string): string => WITH_YEAR.format(new Date(`${day}T00:00:00Z`))
 
 /** "Thursday 14 May", in the person's own language order. */
 export const longDay = (day: string): string => DATE.format(new Date(`${day}T00:00:00Z`))

@@ -1,6 +1,6 @@
 import type { Arrival } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
-import { dayOfYear } from '../../ui/words'
+import { fullDay } from '../../ui/words'
 
 const namesOf = (steps: readonly { readonly name: string }[]): string =>
   steps.map(({ name }) => name).join(', ')
@@ -15,7 +15,7 @@ export const ArrivalSheet = ({ arrival, name }: { arrival: Arrival; name: string
       <div>
         <h2 className="text-2xl">How {name} arrived</h2>
         <p className="text-quiet">
-          {dayOfYear(arrival.on)}, {count(result.asked, 'first ask')}, by {arrival.byName}
+          {fullDay(arrival.on)}, {count(result.asked, 'first ask')}, by {arrival.byName}
         </p>
       </div>
       <p className="text-lg font-bold">{result.end}</p>

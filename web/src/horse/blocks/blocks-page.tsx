@@ -5,7 +5,7 @@ import { BLOCK_WORDS, blockNotice, type BlockKind } from '@still-pine/core/block
 import { Link } from 'react-router'
 import { useBlocksQuery, useMeQuery, useWorkedQuery } from '../../app/api'
 import { Loading } from '../../ui/loading'
-import { dayOfYear } from '../../ui/words'
+import { fullDay } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
 import { CloseBlock, OpenBlock } from './block-forms'
@@ -29,8 +29,8 @@ const length = ({ from, until }: Block, today: string): string =>
 
 const BlockRow = ({ block, horseId, today }: { block: Block; horseId: string; today: string }) => (
   <li className="border-t border-line py-2">
-    <b className="font-name">{BLOCK_WORDS[block.kind]}</b>, {dayOfYear(block.from)}
-    {block.until ? ` to ${dayOfYear(block.until)}` : ', still open'}
+    <b className="font-name">{BLOCK_WORDS[block.kind]}</b>, {fullDay(block.from)}
+    {block.until ? ` to ${fullDay(block.until)}` : ', still open'}
     <span className="text-quiet"> ({length(block, today)})</span>
     {block.snapshot && (
       <span className="block">

@@ -1,6 +1,6 @@
 import type { Block } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
-import { dayOfYear, percent, sideAfter, STATE_WORDS } from '../../ui/words'
+import { fullDay, percent, sideAfter, STATE_WORDS } from '../../ui/words'
 
 type Snapshot = NonNullable<Block['snapshot']>
 
@@ -59,7 +59,7 @@ interface Props {
 export const SnapshotSheet = ({ block, snapshot, name }: Props) => (
   <div className="flex flex-col gap-4">
     <p className="text-quiet">
-      {dayOfYear(block.from)} to {dayOfYear(snapshot.day)}; {count(snapshot.workDays, 'work day')} and{' '}
+      {fullDay(block.from)} to {fullDay(snapshot.day)}; {count(snapshot.workDays, 'work day')} and{' '}
       {count(snapshot.calendarDays, 'calendar day')} since it came. Worked by {snapshot.school}, version{' '}
       {snapshot.schoolVersion}. Frozen by {block.byName}.
     </p>

@@ -1,7 +1,7 @@
 import type { Block } from '@still-pine/contract'
 import { daysBetween } from '@still-pine/core/answer'
 import { BLOCK_WORDS, type BlockKind } from '@still-pine/core/blocks'
-import { dayOfYear } from '../../ui/words'
+import { fullDay } from '../../ui/words'
 
 const FILL: Readonly<Record<BlockKind, string>> = {
   handling: 'var(--way-fill)',
@@ -33,7 +33,7 @@ export const Timeline = ({ blocks, today }: { blocks: readonly Block[]; today: s
             style={{ background: FILL[block.kind] }}
           />
           <p className="truncate pr-2 font-bold">{BLOCK_WORDS[block.kind]}</p>
-          <p className="truncate pr-2 text-quiet">{dayOfYear(block.from)}</p>
+          <p className="truncate pr-2 text-quiet">{fullDay(block.from)}</p>
         </li>
       ))}
     </ol>

@@ -109,7 +109,7 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
           />
           <p className="text-quiet">
             The number is the rung it holds to; × does not hold; empty was never touched. Paler is older: 21
-            days, 60 days. The posts at the edge are where you stand.
+            calendar days, 60 calendar days. The posts at the edge are where you stand.
           </p>
         </div>
         <div className="flex flex-col gap-4">

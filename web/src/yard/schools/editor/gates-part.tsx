@@ -11,7 +11,7 @@ const STOPS: Readonly<Record<StopRule, string>> = {
   helper: 'A helper is there',
   'saddle-check': 'The saddle was checked for this horse',
   'safe-rail': 'A safe rail and a quick release',
-  incident: 'No serious incident in the last three days',
+  incident: 'No serious incident in the last three calendar days',
   company: 'Company for the first',
   'rider-share': 'Rider and tack are not too heavy',
 }
