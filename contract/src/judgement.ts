@@ -82,7 +82,7 @@ export const GateVerdictSchema = z.object({
 const BurstSchema = z.object({
   step: z.string(),
   name: z.string(),
-  purpose: z.enum(['check', 'mend', 'work', 'begin']),
+  purpose: z.enum(['check', 'mend', 'work', 'begin', 'close']),
   sides: z.array(
     z.object({
       side: SideSchema,
@@ -95,6 +95,8 @@ const BurstSchema = z.object({
   minutes: z.number(),
   again: z.boolean(),
   reasons: z.array(z.string()),
+  rule: z.string().nullable(),
+  pinned: z.boolean(),
   kit: z.array(z.string()),
   cautions: z.array(z.string()),
   lightAsk: z
@@ -110,6 +112,9 @@ export const SessionPlanSchema = z.object({
   bursts: z.array(BurstSchema),
   kit: z.array(z.string()),
   closed: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
+  left: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
+  remarks: z.array(z.string()),
+  worth: z.number(),
 }) satisfies z.ZodType<SessionPlan>
 
 const NoticeSchema = z.object({

@@ -1,8 +1,9 @@
+import { USES } from '@still-pine/core/plan'
 import { z } from 'zod'
 import { Id, Name, Text } from './primitives'
 
 /** What a pen or a track can be used for. */
-export const PLACE_USES = ['loose', 'ground', 'lines', 'mounting', 'ridden', 'loading', 'tying'] as const
+export const PLACE_USES = USES
 
 export const PlaceForm = z.object({
   name: Name,

@@ -4,6 +4,7 @@ import {
   changedBy,
   newcomer,
   pathWork,
+  plainDay,
   sessionsFor,
   workDays,
   workThrough,
@@ -11,7 +12,6 @@ import {
   type Draw,
   type LoggedAnswer,
 } from '@still-pine/core/herd'
-import { planSession } from '@still-pine/core/plan'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { recordsWith, viewsOf, type Facts, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
@@ -37,7 +37,7 @@ const factsOn = (horse: DemoHorse, day: Day): Facts => ({
   handOver: [],
 })
 
-/** Works one made-up horse through its days: each day's plan, or its place on the path, is run by the simulated horse. */
+/** Works one made-up horse through its days: a plain hand's day, or its place on the path, is run by the simulated horse. */
 export const historyOf = (
   horse: DemoHorse,
   today: Day,
@@ -47,7 +47,7 @@ export const historyOf = (
   const records = new Map<TrackKey, TrackRecord>()
   let simulated = newcomer(program, horse.nature)
   const planFor = (day: Day): DayOfWork =>
-    planSession(program, viewsOf(STANDARD_MODEL, program, records, day), factsOn(horse, day), day)
+    plainDay(program, viewsOf(STANDARD_MODEL, program, records, day), factsOn(horse, day), day)
   const session = (work: DayOfWork): DemoSession => {
     const worked = workThrough(simulated, work, draw)
     simulated = worked.horse

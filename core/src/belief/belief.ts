@@ -29,16 +29,29 @@ export const freshBelief = (model: Model, priorMean = model.priorAbility.mean): 
   daysWorked: 0,
 })
 
+interface Rested {
+  readonly model: Model
+  readonly day: Day
+  readonly belief: Belief
+}
+
+/** A day's judgement asks for the same rest several times over; the last one of each belief is kept. */
+const lastRest = new WeakMap<Belief, Rested>()
+
 /** The belief after resting from its last day worked to `day`; unchanged when it was never worked. */
 export const restedTo = (model: Model, belief: Belief, day: Day): Belief => {
   if (belief.lastDay === null) return belief
   const days = daysBetween(belief.lastDay, day)
   if (days <= 0) return belief
-  return {
+  const known = lastRest.get(belief)
+  if (known?.day === day && known.model === model) return known.belief
+  const rested = {
     ...belief,
     ability: afterRest(model, belief.ability, model.priorAbility, days, belief.daysWorked),
     calm: afterRest(model, belief.calm, model.priorCalm, days, belief.daysWorked),
   }
+  lastRest.set(belief, { model, day, belief: rested })
+  return rested
 }
 
 interface Weighed {

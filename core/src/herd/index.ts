@@ -1,4 +1,6 @@
 export * from './path-work'
+export * from './plain-hand'
 export * from './practice'
+export * from './rearing'
 export * from './simulated'
 export * from './work-day'

@@ -18,6 +18,8 @@ const burst = (change: Partial<Burst>): Burst => ({
   minutes: 2,
   again: false,
   reasons: [],
+  rule: null,
+  pinned: false,
   kit: [],
   cautions: [],
   lightAsk: null,
@@ -32,6 +34,9 @@ const plan = (...bursts: Burst[]): SessionPlan => ({
   bursts,
   kit: [],
   closed: [],
+  left: [],
+  remarks: [],
+  worth: 0,
 })
 
 const horse = (change: Partial<Nature>) =>

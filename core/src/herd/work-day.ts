@@ -25,7 +25,7 @@ const isEnough = (answers: readonly LoggedAnswer[]): boolean =>
 /** What is done on a day: which steps, on which sides, at which rungs, how often. A session's plan is one. */
 export interface DayOfWork {
   readonly day: Day
-  readonly bursts: readonly Pick<Burst, 'step' | 'sides'>[]
+  readonly bursts: readonly (Pick<Burst, 'step' | 'sides'> & Partial<Pick<Burst, 'purpose' | 'minutes'>>)[]
 }
 
 const MINUTES_BETWEEN_ASKS = 0.4

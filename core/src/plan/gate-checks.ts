@@ -2,7 +2,7 @@ import { PLACE_WORDS } from '../answer'
 import { cardFor, type Program } from '../program'
 import type { DueAsk, GateVerdict } from '../readiness'
 import { upperFirst } from '../readiness'
-import { BURST_MINUTES, type Burst } from './session'
+import { BURST_MINUTES, type Burst } from './burst'
 
 const asksOf = ({ asks, places }: DueAsk): number => Math.max(asks, places.length)
 
@@ -28,6 +28,8 @@ export const gateChecks = (program: Program, { due }: Pick<GateVerdict, 'due'>):
         minutes: BURST_MINUTES,
         again: false,
         reasons: asks.map(reasonOf),
+        rule: null,
+        pinned: false,
         kit,
         cautions,
         lightAsk: null,

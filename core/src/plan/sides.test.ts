@@ -30,10 +30,16 @@ describe('which side first', () => {
     const first = firstSide([track('left', good), track('right', [])], day(6))
     expect(first.side).toBe('right')
     expect(first.reason).toMatch(/right first/)
+    expect(first.share).toBe(0.6)
+  })
+
+  it('gets more of the asks where it is stiffer, and half where both are even', () => {
+    expect(firstSide([track('left', good), track('right', poor)], day(6)).share).toBe(0.6)
+    expect(firstSide([track('left', good), track('right', good)], day(6)).share).toBe(0.5)
   })
 
   it('is no side for a step without sides', () => {
-    expect(firstSide([track('none', good)], day(6))).toEqual({ side: 'none', reason: '' })
+    expect(firstSide([track('none', good)], day(6))).toEqual({ side: 'none', reason: '', share: 1 })
   })
 })
 
@@ -47,14 +53,16 @@ describe('how many asks a side', () => {
     [2, 1, 1],
     [1, 1, 1],
   ])('shares %i as %i and %i', (asks, more, fewer) => {
-    expect(shareAsks(two, 'right', asks).map((part) => [part.side, part.asks])).toEqual([
-      ['right', more],
-      ['left', fewer],
-    ])
+    expect(shareAsks(two, { side: 'right', share: 0.6 }, asks).map((part) => [part.side, part.asks])).toEqual(
+      [
+        ['right', more],
+        ['left', fewer],
+      ],
+    )
   })
 
   it('gives all to a step without sides', () => {
-    expect(shareAsks([track('none', good)], 'none', 6)).toEqual([
+    expect(shareAsks([track('none', good)], { side: 'none', share: 1 }, 6)).toEqual([
       { side: 'none', rung: expect.any(Number), asks: 6, places: [] },
     ])
   })

@@ -10,6 +10,14 @@ export interface SidePlan {
   readonly places: readonly Place[]
 }
 
+/** Which side begins, why, and what share of the asks it gets. */
+export interface FirstSide {
+  readonly side: Side
+  readonly reason: string
+  readonly share: number
+}
+
+/** The stiffer side gets more (common practice, no source). */
 const STIFFER_SHARE = 0.6
 
 /** Differences of chance smaller than this are no reason to prefer a side. */
@@ -23,28 +31,31 @@ const longerAgo = (a: OpenTrack, b: OpenTrack, on: Day): number => {
   return days(b) === days(a) ? 0 : days(b) - days(a)
 }
 
-/** Which side begins, and why. */
-export const firstSide = (tracks: readonly OpenTrack[], on: Day): { side: Side; reason: string } => {
+/** Which side begins, and why: the stiffer one with more of the asks, or else the one asked longer ago. */
+export const firstSide = (tracks: readonly OpenTrack[], on: Day): FirstSide => {
   const [one, other] = tracks
-  if (!one) return { side: 'none', reason: '' }
-  if (!other) return { side: one.side, reason: '' }
+  if (!one) return { side: 'none', reason: '', share: 1 }
+  if (!other) return { side: one.side, reason: '', share: 1 }
+  const isAsked = one.view.answers + other.view.answers > 0
   const gap = one.view.chance - other.view.chance
-  if (one.view.answers + other.view.answers > 0 && Math.abs(gap) >= NOTICEABLE) {
-    const stiffer = gap > 0 ? other : one
-    const points = Math.round(Math.abs(gap) * 100)
-    return {
-      side: stiffer.side,
-      reason: `${stiffer.side} first: ${count(points, 'point')} behind the ${otherSide(stiffer.side)}`,
-    }
+  if (isAsked && Math.abs(gap) >= NOTICEABLE) {
+    const { side } = gap > 0 ? other : one
+    const points = count(Math.round(Math.abs(gap) * 100), 'point')
+    return { side, reason: `${side} first: ${points} behind the ${otherSide(side)}`, share: STIFFER_SHARE }
   }
   const [older] = [one, other].sort((a, b) => longerAgo(a, b, on))
-  return older!.view.lastDay === null && one.view.answers + other.view.answers > 0
-    ? { side: older!.side, reason: `${older!.side} first: it has not been asked yet` }
-    : { side: older!.side, reason: `${older!.side} first, then ${otherSide(older!.side)}` }
+  const { side, view } = older!
+  return view.lastDay === null && isAsked
+    ? { side, reason: `${side} first: it has not been asked yet`, share: STIFFER_SHARE }
+    : { side, reason: `${side} first, then ${otherSide(side)}`, share: 0.5 }
 }
 
-/** Shares a number of asks between the sides: the first side gets about 60 in 100, every side at least one. */
-export const shareAsks = (tracks: readonly OpenTrack[], first: Side, asks: number): readonly SidePlan[] => {
+/** Shares a number of asks between the sides, the first side first, every side at least one. */
+export const shareAsks = (
+  tracks: readonly OpenTrack[],
+  { side: first, share }: Pick<FirstSide, 'side' | 'share'>,
+  asks: number,
+): readonly SidePlan[] => {
   const part = ({ side, rung, view }: OpenTrack, asks: number): SidePlan => ({
     side,
     rung,
@@ -52,7 +63,7 @@ export const shareAsks = (tracks: readonly OpenTrack[], first: Side, asks: numbe
     places: view.placesMissing,
   })
   if (tracks.length === 1) return [part(tracks[0]!, asks)]
-  const more = Math.max(1, Math.round(asks * STIFFER_SHARE))
+  const more = Math.max(1, Math.round(asks * share))
   const ordered = [...tracks].sort((a) => (a.side === first ? -1 : 1))
   return ordered.map((track) => part(track, track.side === first ? more : Math.max(1, asks - more)))
 }

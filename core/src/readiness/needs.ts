@@ -4,7 +4,8 @@ import { sideViews, type Views } from './horse'
 import { chancesAt, WORK_CHANCE, type TrackView } from './judge'
 import type { KnownRung } from './stops'
 
-const CALM_CHANCE = 0.5
+/** At or above this chance of not being tight a need counts as met. */
+export const MEETS_CALM = 0.5
 
 /** How one need stands today, on the worse side of the step that meets it best. */
 export interface NeedStanding {
@@ -20,7 +21,7 @@ export interface NeedStanding {
 /** Whether one track meets a need at a rung. */
 export const trackMeets = (view: TrackView, rung: number): boolean => {
   const { chance, calmChance } = chancesAt(view, rung)
-  return view.answers > 0 && chance >= WORK_CHANCE && calmChance >= CALM_CHANCE
+  return view.answers > 0 && chance >= WORK_CHANCE && calmChance >= MEETS_CALM
 }
 
 const goodness = (view: TrackView, rung: number): number => {
@@ -37,7 +38,7 @@ const wordsFor = (step: Step, rung: number, side: Side, view: TrackView): string
   if (view.answers === 0) return `${what}: not asked yet`
   const { chance, calmChance } = chancesAt(view, rung)
   if (chance < WORK_CHANCE) return `${what}: ${percent(chance)} chance of a light answer`
-  if (calmChance < CALM_CHANCE) return `${what}: ${percent(calmChance)} chance that it is not ${calmWord(2)}`
+  if (calmChance < MEETS_CALM) return `${what}: ${percent(calmChance)} chance that it is not ${calmWord(2)}`
   return `${what}: ${percent(chance)}, from ${count(view.answers, 'answer')}`
 }
 

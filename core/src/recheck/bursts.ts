@@ -25,6 +25,8 @@ export const coldBursts = (asks: readonly ColdAsk[]): readonly Burst[] => {
       firstSide: ofStep[0]!.side,
       minutes: BURST_MINUTES,
       again: false,
+      rule: null,
+      pinned: false,
       reasons: ofStep.map(({ side, reason }) => (side === 'none' ? reason : `${side}: ${reason}`)),
       kit,
       cautions,

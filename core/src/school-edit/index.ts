@@ -1,5 +1,5 @@
 export { applyEdit, type Edited } from './apply'
-export { calendarOf, type GateDay } from './calendar'
+export { calendarOf, MEDIAN_HORSE, type GateDay } from './calendar'
 export { copyOfSchool, stepsLeftOut } from './copy'
 export { differencesOf, needsApart, type Difference } from './differences'
 export { drafted, type Draft, type Drafted } from './draft'

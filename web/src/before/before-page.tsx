@@ -11,7 +11,7 @@ import { longDay } from '../ui/words'
 
 type Burst = Line['plan']['bursts'][number]
 
-const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin' } as const
+const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin', close: 'End on' } as const
 
 /** "right 4, goes off; then left 2, the whole lap": each side with its own rung. */
 const askWords = (burst: Burst, program: Program): string => {

@@ -1,0 +1,59 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { STANDARD_LAW, type Law } from '@still-pine/core/learning'
+import { FEET_FIRST } from '@still-pine/core/program'
+import { drawnNature } from '../../../core/tests/trial/herd'
+import { pathTo } from '../../../core/tests/trial/path-to'
+import { PLANNERS } from '../../../core/tests/trial/planners'
+import { raise, type Raised } from '../../../core/tests/trial/raise'
+
+export type PlannerName = keyof typeof PLANNERS
+export const PLANNER_NAMES = Object.keys(PLANNERS) as PlannerName[]
+
+/** What is changed of the law the horses learn by; the planners always reckon with the standard one. */
+export interface Change {
+  readonly constant: keyof Law | null
+  readonly by: number
+}
+
+export const CHANGES: readonly Change[] = [
+  { constant: null, by: 1 },
+  ...(Object.keys(STANDARD_LAW) as (keyof Law)[]).flatMap((constant) => [
+    { constant, by: 0.5 },
+    { constant, by: 1.5 },
+  ]),
+]
+
+export const changedLaw = ({ constant, by }: Change): Law =>
+  constant === null ? STANDARD_LAW : { ...STANDARD_LAW, [constant]: STANDARD_LAW[constant] * by }
+
+/** How one made-up horse fared under each planner. */
+export interface Row extends Record<PlannerName, Raised> {
+  readonly horse: number
+  readonly change: Change
+}
+
+/** Neighbouring seeds begin alike, so the first draws are thrown away. */
+const drawsOf = (seed: number): (() => number) => {
+  const generator = xoroshiro128plus(seed)
+  for (let i = 0; i < 20; i++) generator.next()
+  return () => (generator.next() >>> 0) / 2 ** 32
+}
+
+export const GATE = 'first-time-up'
+const PATH = pathTo(FEET_FIRST, GATE)
+
+/** The longest any horse is worked. */
+export const MOST_DAYS = 120
+
+/**
+ * One horse by each planner with the same draws. With `short`, the others are worked no longer than the composer
+ * took: all that is asked then is who comes first.
+ */
+export const rowOf = (horse: number, change: Change, short: boolean): Row => {
+  const nature = drawnNature(changedLaw(change), drawsOf(7919 * (horse + 1)))
+  const run = (name: PlannerName, most: number): Raised =>
+    raise(PATH, GATE, nature, PLANNERS[name], drawsOf(104_729 * (horse + 1)), most)
+  const composer = run('composer', MOST_DAYS)
+  const most = short ? (composer.workDays ?? MOST_DAYS) : MOST_DAYS
+  return { horse, change, composer, greedy: run('greedy', most), plain: run('plain', most) }
+}

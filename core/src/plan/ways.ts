@@ -1,0 +1,236 @@
+import { daysBetween, holdSeconds, type Day } from '../answer'
+import { isLoad } from '../counters'
+import { rungName, stepOf, type Program, type Step } from '../program'
+import { chancesAt, sideViews, stepState, trackKey, WORK_CHANCE, type State, type Views } from '../readiness'
+import type { Goal } from './goals'
+import type { OpenStep, OpenTrack } from './open-steps'
+import type { Learner } from './shortfall'
+import { firstSide, shareAsks, type FirstSide, type SidePlan } from './sides'
+import { NOTHING_YET, type Today } from './today'
+import { expectedGain, worthOf } from './worth'
+
+/** One way of working a step today: not at all, a first ask or two, or so many visits. */
+export interface Way {
+  readonly kind: 'check' | 'learn'
+  readonly visits: number
+  /** What each visit asks. */
+  readonly sides: readonly (readonly SidePlan[])[]
+  /** With the minute it takes to change to it. */
+  readonly minutes: number
+  readonly worth: number
+  /** Whether a session may end on it: it is likely to go well. */
+  readonly endsWell: boolean
+  /** Ingredients that are looked at first. */
+  readonly first: readonly Step[]
+  /** Whether it makes the day a load day. */
+  readonly isLoad: boolean
+}
+
+/** A step that is open today with the ways it could be worked. */
+export interface Candidate {
+  readonly open: OpenStep
+  readonly goal: Goal
+  readonly state: State
+  readonly first: FirstSide
+  /** The hardest rung that may be asked today, and the rule that lowers it. */
+  readonly top: number
+  readonly topRule: string | null
+  /** It is being learnt in this session already, and takes no place of another. */
+  readonly begun: boolean
+  readonly ways: readonly Way[]
+}
+
+/** From one burst to the next: kit, a walk round, a rest; less of it round a first ask or two. */
+export const CHANGE_MINUTES = 1
+export const CHECK_CHANGE_MINUTES = 0.5
+
+/** A burst of asks takes two minutes, three asks in one; a shorter one 90 seconds (common practice, no source). */
+const ASK_SECONDS = 20
+export const BURST_ASKS = 6
+const HOLDS_A_SIDE = 2
+
+/** A longer hold runs beside the rest: a bit is carried, a saddle worn, while something else is done. */
+const LONGEST_ATTENDED_SECONDS = 90
+
+export const MOST_VISITS = 3
+
+/** Asked within so many days, an ingredient counts as checked. */
+const CHECKED_DAYS = 14
+
+/** Sure enough to end a session on. */
+const ENDS_WELL = 0.75
+
+/** A first ask on either side of an ingredient, and the change to it. */
+const LOOK_MINUTES = (2 * ASK_SECONDS) / 60 + CHECK_CHANGE_MINUTES
+
+/** A bigger look at one step is no check any more. */
+const MOST_CHECK_ASKS = 3
+
+const askSeconds = (step: Step, rung: number): number =>
+  step.kind === 'hold'
+    ? ASK_SECONDS + Math.min(LONGEST_ATTENDED_SECONDS, holdSeconds(rungName(step, rung)))
+    : ASK_SECONDS
+
+/** Minutes of a burst, without the change to it. */
+export const minutesOf = (step: Step, sides: readonly SidePlan[]): number =>
+  sides.reduce((sum, { rung, asks }) => sum + asks * askSeconds(step, rung), 0) / 60
+
+/** A step that puts others together: an ask that needs two other asks or more. */
+export const ingredientsOf = (program: Program, step: Step): readonly Step[] => {
+  if (step.kind !== 'ask') return []
+  const asked = step.needs
+    .filter(({ step, fromRung }) => step !== undefined && (fromRung ?? 1) <= 1)
+    .map((need) => stepOf(program, need.step!))
+    .filter((one) => one !== undefined && one.kind === 'ask') as Step[]
+  return asked.length >= 2 ? asked : []
+}
+
+/** The ingredients that were not asked lately. */
+export const uncheckedOf = (program: Program, views: Views, step: Step, on: Day): readonly Step[] =>
+  ingredientsOf(program, step).filter((one) =>
+    sideViews(views, one).some(
+      ({ view }) => view.lastDay === null || daysBetween(view.lastDay, on) > CHECKED_DAYS,
+    ),
+  )
+
+const worstPass = (sides: readonly SidePlan[], open: OpenStep): number =>
+  Math.min(
+    ...sides.map(({ side, rung }) => {
+      const { chance, calmChance } = chancesAt(open.tracks.find((track) => track.side === side)!.view, rung)
+      return chance * calmChance
+    }),
+  )
+
+interface Making {
+  readonly program: Program
+  readonly learner: Learner
+  readonly on: Day
+  readonly goal: Goal
+  readonly open: OpenStep
+  readonly first: FirstSide
+  readonly top: number
+}
+
+const asksASide = (open: OpenStep, sides: readonly SidePlan[]): readonly number[] =>
+  open.tracks.map(({ side }) => sides.find((part) => part.side === side)!.asks)
+
+const loads = (program: Program, { key }: Step, visits: readonly (readonly SidePlan[])[]): boolean =>
+  visits.flat().some(({ rung }) => isLoad(program, key, rung))
+
+/** One or a few first asks at the required rung, where they are likely enough to pass. */
+export const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way | null => {
+  const { step, tracks } = open
+  const isFit = tracks.every(
+    ({ view, rung }) =>
+      view.answers > 0 &&
+      view.lastDay !== on &&
+      (rung >= goal.rung || goal.due !== null) &&
+      top >= goal.rung &&
+      chancesAt(view, goal.rung).chance >= WORK_CHANCE,
+  )
+  if (!isFit) return null
+  const missing = Math.max(
+    ...tracks.map(({ view }) =>
+      Math.max(view.placesMissing.length, view.state === 'rusty' ? (view.asksNeeded ?? 1) : 1),
+    ),
+  )
+  const asks = Math.min(MOST_CHECK_ASKS, Math.max(1, missing))
+  const sides = shareAsks(tracks, { side: first.side, share: 0.5 }, asks * tracks.length).map((part) => ({
+    ...part,
+    rung: Math.max(part.rung, goal.rung),
+  }))
+  return {
+    kind: 'check',
+    visits: 1,
+    sides: [sides],
+    minutes: minutesOf(step, sides) + CHECK_CHANGE_MINUTES,
+    worth: worthOf(learner, goal, tracks, top, asksASide(open, sides), 1, on),
+    endsWell: worstPass(sides, open) >= ENDS_WELL,
+    first: [],
+    isLoad: loads(program, step, [sides]),
+  }
+}
+
+/** Bursts that come back instead of dragging on, a later one a rung up where the one before leaves it nearly sure. */
+export const learnWay = (
+  { program, learner, on, goal, open, first, top }: Making,
+  visits: number,
+  unchecked: readonly Step[],
+  asks = open.step.kind === 'hold' ? HOLDS_A_SIDE * open.tracks.length : BURST_ASKS,
+): Way => {
+  const { step, tracks } = open
+  const opening = shareAsks(tracks, first, asks)
+  const sides = Array.from({ length: visits }, (_, visit) =>
+    opening.map((part) => {
+      const { view } = tracks.find(({ side }) => side === part.side)!
+      const { rung } = expectedGain(
+        learner,
+        view,
+        part.rung,
+        Math.min(top, step.requiredRung),
+        part.asks,
+        visit + 1,
+        on,
+      )
+      return { ...part, rung }
+    }),
+  )
+  const looks = unchecked.length * LOOK_MINUTES
+  const minutes = sides.reduce((sum, visit) => sum + minutesOf(step, visit) + CHANGE_MINUTES, looks)
+  return {
+    kind: 'learn',
+    visits,
+    sides,
+    minutes,
+    worth: worthOf(
+      learner,
+      goal,
+      tracks,
+      Math.min(top, step.requiredRung),
+      asksASide(open, opening),
+      visits,
+      on,
+    ),
+    endsWell: worstPass(sides.at(-1)!, open) >= ENDS_WELL,
+    first: unchecked,
+    isLoad: loads(program, step, sides),
+  }
+}
+
+/** Where the step stands today and every way it may be worked. */
+export const candidateFor = (
+  learner: Learner,
+  program: Program,
+  views: Views,
+  goal: Goal,
+  open: OpenStep,
+  allowed: { readonly rung: number; readonly rule: string } | null,
+  on: Day,
+  today: Today = NOTHING_YET,
+): Candidate | null => {
+  const { step, heldBy } = open
+  const gateTop = heldBy ? heldBy.from - 1 : step.rungs.length
+  const top = Math.min(gateTop, allowed?.rung ?? Infinity)
+  if (top < 1) return null
+  const rungOf = ({ side, rung }: OpenTrack): number =>
+    Math.min(rung, top, today.smaller.get(trackKey(step.key, side)) ?? Infinity)
+  const lowered = { ...open, tracks: open.tracks.map((track) => ({ ...track, rung: rungOf(track) })) }
+  const first = firstSide(lowered.tracks, on)
+  const making = { program, learner, on, goal, open: lowered, first, top }
+  const visited = today.visits.get(step.key) ?? 0
+  const unchecked = uncheckedOf(program, views, step, on).filter(({ key }) => !today.visits.has(key))
+  const check = visited === 0 ? checkWay(making) : null
+  const learning = Array.from({ length: Math.max(0, MOST_VISITS - visited) }, (_, i) =>
+    learnWay(making, i + 1, unchecked),
+  )
+  return {
+    open: lowered,
+    goal,
+    state: stepState(lowered.tracks),
+    first,
+    top,
+    topRule: allowed && allowed.rung < gateTop ? allowed.rule : null,
+    begun: visited > 0,
+    ways: [...(check ? [check] : []), ...learning],
+  }
+}
