@@ -42,7 +42,7 @@ test('the same core comes to the same verdicts in the browser and on the server'
       born: line.horse.born,
       checks: of(yard.checks),
       incidents: of(yard.incidents),
-      confirmed: line.confirmed,
+      confirmed: line.facts.confirmed,
       handOver: line.horse.handOver,
     }
     // Answers stand in the order they were kept; they count in the order they were given.

@@ -1,7 +1,7 @@
 import type { Burst, SessionPlan } from '@still-pine/core/plan'
-import type { GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
+import type { Facts, GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
-import { CHECK_KINDS, CONFIRMATIONS } from './care'
+import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
 import { Horse } from './horses'
 import { STOP_RULES } from './stop-rules'
 import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
@@ -132,6 +132,27 @@ export const Overrule = z.object({
   byName: z.string(),
 })
 
+/** What stops and plans read beside the tracks. */
+export const FactsSchema = z.object({
+  born: Day.nullable(),
+  checks: z.array(
+    z.object({ kind: z.enum(CHECK_KINDS), on: Day, until: Day.nullable(), passed: z.boolean() }),
+  ),
+  incidents: z.array(
+    z.object({
+      kind: z.enum(INCIDENT_KINDS),
+      on: Day,
+      step: z.string().nullable(),
+      serious: z.boolean(),
+    }),
+  ),
+  /** What was confirmed at the pen today. */
+  confirmed: z.array(z.enum(CONFIRMATIONS)),
+  handOver: z.array(z.string()),
+  known: z.array(z.object({ step: z.string(), rung: z.number().int(), on: Day })),
+  offWork: z.string().nullable(),
+}) satisfies z.ZodType<Facts>
+
 /** A horse's whole path on one day. */
 export const Line = z.object({
   horse: Horse,
@@ -140,8 +161,7 @@ export const Line = z.object({
   gates: z.array(GateVerdictSchema),
   overrules: z.array(Overrule),
   plan: SessionPlanSchema,
-  /** What was confirmed at the pen today. */
-  confirmed: z.array(z.enum(CONFIRMATIONS)),
+  facts: FactsSchema,
   /** What checks and incidents say today. */
   notices: z.array(NoticeSchema),
   /** Days with answers, and days since it came: two counters that never mix. */

@@ -25,6 +25,17 @@ interface Parts {
   readonly on: string
 }
 
+/** The facts without what only their own pages tell. */
+const factsTold = ({ born, checks, incidents, confirmed, handOver, known, offWork }: Facts): Line['facts'] => ({
+  born,
+  checks: checks.map(({ kind, on, until, passed }) => ({ kind, on, until, passed })),
+  incidents: incidents.map(({ kind, on, step, serious }) => ({ kind, on, step, serious })),
+  confirmed: [...confirmed],
+  handOver: [...handOver],
+  known: [...(known ?? [])],
+  offWork: offWork ?? null,
+})
+
 /** A horse's Line from what is believed of its tracks: the same on the server and on a device without signal. */
 export const lineFrom = ({ horse, program, views, facts, overrules, workDays, on }: Parts): Line => ({
   horse,
@@ -33,7 +44,7 @@ export const lineFrom = ({ horse, program, views, facts, overrules, workDays, on
   gates: gateVerdicts(program, views, facts, on) as Line['gates'],
   overrules: [...overrules],
   plan: planSession(program, views, facts, on) as Line['plan'],
-  confirmed: [...facts.confirmed],
+  facts: factsTold(facts),
   notices: [...noticesOf(facts, on)],
   workDays,
   calendarDays: Math.max(0, daysBetween(horse.arrived, on)),

@@ -1,57 +1,21 @@
 import type { Line, TodayRow } from '@still-pine/contract'
-import { rungName, stepOf, type Program } from '@still-pine/core/program'
+import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
+import type { Program } from '@still-pine/core/program'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { useTodayQuery } from '../app/api'
 import { NoticeList } from '../horse/notice-list'
 import { useHorse } from '../horse/use-horse'
-import { PlacePicker } from '../pen/place-picker'
+import { whereNow } from '../pen/where'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
 import { longDay } from '../ui/words'
+import { AS_PLANNED, isTouched } from './arrange/arrangement'
+import { OutlookBar } from './arrange/outlook-bar'
+import { PlanList } from './arrange/plan-list'
+import { useArrangedPlan } from './arrange/use-arranged-plan'
 
-type Burst = Line['plan']['bursts'][number]
-
-const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin', close: 'End on' } as const
-
-/** "right 4, goes off; then left 2, the whole lap": each side with its own rung. */
-const askWords = (burst: Burst, program: Program): string => {
-  const step = stepOf(program, burst.step)!
-  const rungs = new Set(burst.sides.map(({ rung }) => rung))
-  const at = (rung: number): string => `“${rungName(step, rung)}”`
-  const parts = burst.sides.map(({ side, asks, rung }) =>
-    [
-      side === 'none' ? `${asks} ${asks === 1 ? 'ask' : 'asks'}` : `${side} ${asks}`,
-      rungs.size > 1 ? at(rung) : '',
-    ]
-      .filter(Boolean)
-      .join(' '),
-  )
-  return `${parts.join(', then ')}${rungs.size === 1 ? `, ${at(burst.sides[0]!.rung)}` : ''}`
-}
-
-const BurstRow = ({ burst, number, program }: { burst: Burst; number: number; program: Program }) => (
-  <li className="grid grid-cols-[2rem_1fr] gap-x-3 border-t border-line py-2 break-inside-avoid">
-    <span className="font-name text-xl font-extrabold text-quiet">{number}</span>
-    <div>
-      <p className="flex flex-wrap items-baseline gap-x-3 text-lg">
-        <b className="font-name">{burst.name}</b>
-        <span>{askWords(burst, program)}</span>
-        <span className="text-quiet">
-          {burst.again ? 'back to it' : PURPOSE[burst.purpose].toLowerCase()}
-        </span>
-      </p>
-      {!burst.again && <p className="text-quiet">{burst.reasons.join('. ')}.</p>}
-      {burst.lightAsk && !burst.again && (
-        <p className="text-quiet">
-          Then one light ask: {burst.lightAsk.name.toLowerCase()}, {burst.lightAsk.rungName}, so that the feet
-          still listen.
-        </p>
-      )}
-    </div>
-  </li>
-)
-
-const cautionsOf = (plan: Line['plan']): readonly string[] => [
+const cautionsOf = (plan: SessionPlan): readonly string[] => [
   ...new Set(plan.bursts.flatMap(({ cautions }) => cautions)),
 ]
 
@@ -68,61 +32,106 @@ const ClosedSteps = ({ line }: { line: Line }) => (
   </details>
 )
 
-const PlanSheet = ({ line, program }: { line: Line; program: Program }) => (
-  <article className="flex flex-col gap-3">
-    <div className="flex flex-wrap items-baseline justify-between gap-3">
-      <h1 className="text-3xl">
-        <Link to={`/horses/${line.horse.id}`} className="underline decoration-2 underline-offset-4">
-          {line.horse.name}
-        </Link>
-      </h1>
-      <div className="no-print flex gap-2">
-        <Button onClick={() => window.print()}>Print</Button>
-        {!line.plan.rests && (
-          <Link
-            to={`/pen/${line.horse.id}`}
-            className="inline-flex min-h-11 items-center rounded-md bg-act px-5 font-name text-lg font-bold text-on-act"
-          >
-            Take {line.horse.name} to the pen
-          </Link>
-        )}
-      </div>
-    </div>
-    <p className="text-xl">{line.plan.reason}</p>
-    <NoticeList notices={line.notices.filter(({ about }) => about !== 'veterinary-hold')} />
-    {!line.plan.rests && (
-      <div className="grid gap-x-8 gap-y-3 desk:grid-cols-[1fr_17rem]">
-        <ol>
-          {line.plan.bursts.map((burst, i) => (
-            <BurstRow key={`${burst.step} ${i}`} burst={burst} number={i + 1} program={program} />
-          ))}
-        </ol>
-        <aside className="flex flex-col gap-4">
-          <div className="no-print">
-            <PlacePicker label="Where today" />
-          </div>
-          <section className="border-t-4 border-ink bg-panel p-3">
-            <h2 className="mb-1 text-lg">Carry out</h2>
-            <ul>
-              {line.plan.kit.map((item) => (
-                <li key={item}>{item}</li>
-              ))}
-            </ul>
-          </section>
-          <section className="border-t-4 border-stop bg-panel p-3">
-            <h2 className="mb-1 text-lg text-stop">Take care</h2>
-            <ul className="flex flex-col gap-1">
-              {cautionsOf(line.plan).map((caution) => (
-                <li key={caution}>{caution}</li>
-              ))}
-            </ul>
-          </section>
-        </aside>
-      </div>
+/** What was asked for and what it costs, what was left out and by which rule. */
+const Costs = ({ plan, cost, undo }: { plan: SessionPlan; cost: number | null; undo: () => void }) => (
+  <>
+    {cost !== null && (
+      <p
+        role="status"
+        className="no-print flex flex-wrap items-center gap-x-3 border-l-4 border-ink bg-panel px-4 py-2"
+      >
+        {cost < 0.005
+          ? 'Your changes cost nothing: the rest is planned around them.'
+          : `Your changes cost ${Math.round(cost * 100)} % of what this session was to bring; the rest is planned around them.`}
+        <Button look="quiet" onClick={undo}>
+          Undo them
+        </Button>
+      </p>
     )}
-    <ClosedSteps line={line} />
-  </article>
+    {plan.remarks.map((remark) => (
+      <p key={remark} className="border-l-4 border-act bg-panel px-4 py-2">
+        {remark}
+      </p>
+    ))}
+  </>
 )
+
+const LeftOut = ({ plan }: { plan: SessionPlan }) =>
+  plan.left.length > 0 && (
+    <details className="no-print">
+      <summary className="min-h-11 font-bold">What is left out today, and by which rule</summary>
+      <ul>
+        {plan.left.map(({ step, name, words }) => (
+          <li key={step}>
+            <b>{name}</b> {words}
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+
+const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
+  const [where, setWhere] = useState(whereNow)
+  const { plan, arrangement, change, cost, isBusy } = useArrangedPlan(line, program, where)
+  return (
+    <article className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h1 className="text-3xl">
+          <Link to={`/horses/${line.horse.id}`} className="underline decoration-2 underline-offset-4">
+            {line.horse.name}
+          </Link>
+        </h1>
+        <div className="no-print flex gap-2">
+          <Button onClick={() => window.print()}>Print</Button>
+          {!plan.rests && (
+            <Link
+              to={`/pen/${line.horse.id}`}
+              className="inline-flex min-h-11 items-center rounded-md bg-act px-5 font-name text-lg font-bold text-on-act"
+            >
+              Take {line.horse.name} to the pen
+            </Link>
+          )}
+        </div>
+      </div>
+      <OutlookBar arrangement={arrangement} change={change} onPlace={setWhere} />
+      <p className="text-xl" aria-busy={isBusy}>
+        {plan.reason}
+      </p>
+      <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
+      <NoticeList notices={line.notices.filter(({ about }) => about !== 'veterinary-hold')} />
+      {plan.rests && isTouched(arrangement) && (
+        <Button className="self-start" onClick={() => change(AS_PLANNED)}>
+          Plan an ordinary day again
+        </Button>
+      )}
+      {!plan.rests && (
+        <div className="grid gap-x-8 gap-y-3 desk:grid-cols-[1fr_17rem]">
+          <PlanList plan={plan} program={program} arrangement={arrangement} change={change} />
+          <aside className="flex flex-col gap-4">
+            <section className="border-t-4 border-ink bg-panel p-3">
+              <h2 className="mb-1 text-lg">Carry out</h2>
+              <ul>
+                {plan.kit.map((item) => (
+                  <li key={item}>{item}</li>
+                ))}
+              </ul>
+            </section>
+            <section className="border-t-4 border-stop bg-panel p-3">
+              <h2 className="mb-1 text-lg text-stop">Take care</h2>
+              <ul className="flex flex-col gap-1">
+                {cautionsOf(plan).map((caution) => (
+                  <li key={caution}>{caution}</li>
+                ))}
+              </ul>
+            </section>
+          </aside>
+        </div>
+      )}
+      <LeftOut plan={plan} />
+      <ClosedSteps line={line} />
+    </article>
+  )
+}
 
 const Order = ({ rows, chosen }: { rows: readonly TodayRow[]; chosen: string }) => (
   <section className="no-print" aria-label="Running order">
@@ -160,7 +169,7 @@ const BeforePage = () => {
         <p className="mb-3 hidden font-bold print:block">{longDay(today.day)}</p>
         <Order rows={today.rows} chosen={horseId} />
       </div>
-      <PlanSheet line={line} program={program} />
+      <PlanSheet key={`${line.horse.id} ${line.day}`} line={line} program={program} />
     </main>
   )
 }

@@ -27,6 +27,7 @@ import { RecallSheet } from './recall-sheet'
 import { useWakeLock, useWallClock } from './use-clock'
 import { useDevices } from './use-gauge'
 import { useDropWhenAway } from './use-page-away'
+import { useFollow } from './use-follow'
 import { useCalmWindow, useOpenPen, usePenView, type PenView, type Wanted } from './use-pen'
 import { ARRIVAL, useArrivalGuide } from './use-arrival-guide'
 import { usePenActions, type PenActions } from './use-pen-actions'
@@ -143,6 +144,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
   useWakeLock()
   useDevices()
   useDropWhenAway(view)
+  useFollow(view, line, program)
   const previous = (view.pen.aim.burst ?? 0) - 1
   const arrival = useArrivalGuide(view, program)
   const next = arrival ? null : nextOf(view, line, actions)

@@ -100,6 +100,12 @@ export const penSlice = createSlice({
         ...(isSameBurst ? {} : { burstStartedAt: now, danger: false }),
       }) as never
     },
+    /** The bursts after the present one, planned anew. */
+    restPlanned: (state, { payload }: PayloadAction<readonly Burst[]>) => {
+      const at = state?.aim.burst ?? null
+      if (state === null || at === null || state.gate !== null) return state
+      return change(state, { bursts: [...state.bursts.slice(0, at + 1), ...payload] }) as never
+    },
     stoodAt: (state, { payload }: PayloadAction<Stand>) => change(state, { stand: payload }) as never,
     started: (state, { payload }: PayloadAction<number>) =>
       change(state, {
@@ -145,6 +151,7 @@ export const {
   penOpened,
   penLeft,
   aimed,
+  restPlanned,
   stoodAt,
   started,
   worsened,

@@ -3,8 +3,13 @@ import { usePlacesQuery } from '../app/api'
 import { Picker } from '../after/pickers'
 import { whereNow, workAt } from './where'
 
+interface Props {
+  readonly label?: string
+  readonly onPicked?: (place: string | null) => void
+}
+
 /** In which pen or on which track the work is; it stays until another is chosen. */
-export const PlacePicker = ({ label = 'Where' }: { label?: string }) => {
+export const PlacePicker = ({ label = 'Where', onPicked }: Props) => {
   const { data } = usePlacesQuery()
   const [where, setWhere] = useState(whereNow)
   const places = data?.places ?? []
@@ -12,6 +17,7 @@ export const PlacePicker = ({ label = 'Where' }: { label?: string }) => {
   const pick = (name: string): void => {
     workAt(name || null)
     setWhere(name || null)
+    onPicked?.(name || null)
   }
   const isKnown = where === null || places.some(({ name }) => name === where)
   return (

@@ -5,6 +5,7 @@ import { rungName, stepOf, type Program, type Step } from '@still-pine/core/prog
 import type { GateVerdict } from '@still-pine/core/readiness'
 import { useEffect, useMemo } from 'react'
 import { toast } from 'sonner'
+import { arrangedFor } from '../before/arrange/arrangement'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { openPen, rememberPenSoon } from './log'
 import { aimed, calmClosed, penLeft, type Aim, type PenAnswer, type PenState, type Run } from './pen-slice'
@@ -70,7 +71,11 @@ const runOf = (line: Line, program: Program, { gate: gateKey, bursts }: Wanted):
   const gate = line.gates.find(({ gate }) => gate === gateKey)
   return gate
     ? { gate: gate.gate, bursts: gateChecks(program, gate as GateVerdict) }
-    : { gate: null, bursts: line.plan.bursts }
+    : {
+        gate: null,
+        bursts:
+          arrangedFor(line.horse.id, line.day, line.horse.programId).bursts ?? (line.plan.bursts as Bursts),
+      }
 }
 
 /** Opens the pen of a horse and remembers every change of it on this device. */

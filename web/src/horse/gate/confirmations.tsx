@@ -19,7 +19,7 @@ export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: 
   const { data: me } = useMeQuery()
   // What was just ticked stands at once; the verdict follows when it is worked out anew.
   const [ticked, setTicked] = useState<readonly Confirmable[] | null>(null)
-  const standing = ticked ?? line.confirmed
+  const standing = ticked ?? line.facts.confirmed
   const toggle = async (rule: Confirmable): Promise<void> => {
     const next = standing.includes(rule) ? standing.filter((one) => one !== rule) : [...standing, rule]
     setTicked(next)

@@ -32,7 +32,7 @@ const TroublePage = () => {
               born: line.horse.born,
               checks: care.checks,
               incidents: care.incidents,
-              confirmed: line.confirmed,
+              confirmed: line.facts.confirmed,
               handOver: line.horse.handOver,
             },
             on: line.day,

@@ -1,0 +1,65 @@
+import type { Line } from '@still-pine/contract'
+import { mostLoadDays, NO_WISHES, ORDINARY, type SessionPlan } from '@still-pine/core/plan'
+import type { Program } from '@still-pine/core/program'
+import { countersOf } from '@still-pine/core/counters'
+import { useEffect, useMemo, useState } from 'react'
+import { usePlacesQuery, useWorkedQuery } from '../../app/api'
+import { compose } from '../../threads/composer'
+import { arrangedFor, AS_PLANNED, isTouched, keepArranged, type Arrangement } from './arrangement'
+
+export interface ArrangedPlan {
+  readonly plan: SessionPlan
+  readonly arrangement: Arrangement
+  readonly change: (patch: Partial<Arrangement>) => void
+  /** What the person's own wishes cost against the plan without them; `null` while there are none. */
+  readonly cost: number | null
+  readonly isBusy: boolean
+}
+
+/** Today's plan around what the person has said of it: made on a worker, kept on this device for the pen. */
+export const useArrangedPlan = (line: Line, program: Program, where: string | null): ArrangedPlan => {
+  const { id, programId } = line.horse
+  const [arrangement, setArrangement] = useState(() => arrangedFor(id, line.day, programId))
+  const [made, setMade] = useState<{ of: unknown; plan: SessionPlan; cost: number | null } | null>(null)
+  const { data: places } = usePlacesQuery()
+  const { data: worked } = useWorkedQuery(id)
+  const suits = places?.places.find(({ name }) => name === where)?.suits ?? null
+  const loadDays = useMemo(() => {
+    if (!worked) return 0
+    const { loadDaysThisWeek } = countersOf(program, worked.rows, line.horse.arrived, line.day)
+    return loadDaysThisWeek >= mostLoadDays(line.horse.born, line.day) ? loadDaysThisWeek : 0
+  }, [worked, program, line])
+  const { minutes, helper, weather, wishes } = arrangement
+  const wanted = useMemo(
+    () => ({ outlook: { ...ORDINARY, minutes, helper, weather, suits, loadDays }, wishes }),
+    [minutes, helper, weather, suits, loadDays, wishes],
+  )
+  // The Line brings the plan of an ordinary day along.
+  const isOrdinary = !isTouched(arrangement) && suits === null && loadDays === 0
+  useEffect(() => {
+    let isWanted = true
+    if (isOrdinary) {
+      keepArranged(id, line.day, programId, AS_PLANNED)
+      return
+    }
+    const hasWishes = wishes.pinned.length + wishes.without.length > 0
+    void Promise.all([
+      compose(program, line, wanted),
+      hasWishes ? compose(program, line, { ...wanted, wishes: NO_WISHES }) : null,
+    ]).then(([plan, free]) => {
+      if (!isWanted) return
+      const cost = free ? Math.max(0, 1 - plan.worth / Math.max(free.worth, 1e-9)) : null
+      setMade({ of: wanted, plan, cost })
+      keepArranged(id, line.day, programId, { minutes, helper, weather, wishes, bursts: plan.bursts })
+    })
+    return () => void (isWanted = false)
+  }, [isOrdinary, program, line, wanted, minutes, helper, weather, wishes, id, programId])
+  const change = (patch: Partial<Arrangement>): void => setArrangement((before) => ({ ...before, ...patch }))
+  return {
+    plan: isOrdinary || !made ? line.plan : made.plan,
+    arrangement,
+    change,
+    cost: isOrdinary ? null : (made?.cost ?? null),
+    isBusy: !isOrdinary && made?.of !== wanted,
+  }
+}

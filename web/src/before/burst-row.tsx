@@ -1,0 +1,54 @@
+import type { Burst } from '@still-pine/core/plan'
+import { rungName, stepOf, type Program } from '@still-pine/core/program'
+import type { ReactNode } from 'react'
+
+const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin', close: 'End on' } as const
+
+/** "right 4, goes off; then left 2, the whole lap": each side with its own rung. */
+const askWords = (burst: Burst, program: Program): string => {
+  const step = stepOf(program, burst.step)!
+  const rungs = new Set(burst.sides.map(({ rung }) => rung))
+  const at = (rung: number): string => `“${rungName(step, rung)}”`
+  const parts = burst.sides.map(({ side, asks, rung }) =>
+    [
+      side === 'none' ? `${asks} ${asks === 1 ? 'ask' : 'asks'}` : `${side} ${asks}`,
+      rungs.size > 1 ? at(rung) : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  )
+  return `${parts.join(', then ')}${rungs.size === 1 ? `, ${at(burst.sides[0]!.rung)}` : ''}`
+}
+
+interface Props {
+  readonly burst: Burst
+  readonly number: number
+  readonly program: Program
+  readonly children?: ReactNode
+}
+
+/** One burst of the plan: what, how often, where it opens, and why it is there. */
+export const BurstRow = ({ burst, number, program, children }: Props) => (
+  <div className="grid min-w-0 flex-1 grid-cols-[2rem_1fr] gap-x-3 py-2 break-inside-avoid">
+    <span className="font-name text-xl font-extrabold text-quiet">{number}</span>
+    <div className="min-w-0">
+      <p className="flex flex-wrap items-baseline gap-x-3 text-lg">
+        <b className="font-name">{burst.name}</b>
+        <span>{askWords(burst, program)}</span>
+        <span className="text-quiet">
+          {burst.again ? 'back to it' : PURPOSE[burst.purpose].toLowerCase()}
+          {burst.pinned && ', put here by you'}
+        </span>
+      </p>
+      {!burst.again && <p className="text-quiet">{burst.reasons.join('. ')}.</p>}
+      {!burst.again && burst.rule && <p className="text-quiet">Rule: {burst.rule.toLowerCase()}.</p>}
+      {burst.lightAsk && !burst.again && (
+        <p className="text-quiet">
+          Then one light ask: {burst.lightAsk.name.toLowerCase()}, {burst.lightAsk.rungName}, so that the feet
+          still listen.
+        </p>
+      )}
+      {children}
+    </div>
+  </div>
+)
