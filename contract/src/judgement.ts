@@ -167,6 +167,8 @@ export const Line = z.object({
   /** Days with answers, and days since it came: two counters that never mix. */
   workDays: z.number().int(),
   calendarDays: z.number().int(),
+  /** Load days among the six before this one. */
+  loadDays: z.number().int(),
 })
 
 /** One row of today's running order. */

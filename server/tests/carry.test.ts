@@ -1,5 +1,6 @@
-import { routes, type Carry, type Device } from '@still-pine/contract'
-import { lineFrom } from '@still-pine/contract/line'
+import { routes, type Carry, type Device, type Worked } from '@still-pine/contract'
+import { lineFrom, OTHER_DAYS_OF_WEEK } from '@still-pine/contract/line'
+import { addDays } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
@@ -79,7 +80,9 @@ describe('what a device takes along', () => {
     const views = viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, inOrder), day)
     const facts = { born: horse.born, checks, incidents, confirmed, handOver: horse.handOver }
     const workDays = new Set(answers.map((answer) => answer.day)).size
-    const here = lineFrom({ horse, program, views, facts, overrules, workDays, on: day })
+    const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
+    const week = rows.filter((row) => row.day < day && row.day >= addDays(day, -OTHER_DAYS_OF_WEEK))
+    const here = lineFrom({ horse, program, views, facts, overrules, workDays, week, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)
     expect(JSON.parse(JSON.stringify(here))).toEqual(body)
   })

@@ -1,7 +1,7 @@
 export { BURST_MINUTES, NO_WISHES, type Burst, type Purpose, type SessionPlan, type Wishes } from './burst'
 export { gateChecks } from './gate-checks'
 export { openSteps, type ClosedStep, type OpenStep, type OpenTrack } from './open-steps'
-export { mostLoadDays, ORDINARY, USES, WEATHERS, type Outlook, type Use, type Weather } from './outlook'
+export { ORDINARY, USES, WEATHERS, type Outlook, type Use, type Weather } from './outlook'
 export { planSession, type Asked } from './session'
 export type { Learner } from './shortfall'
 export { firstSide, shareAsks, type SidePlan } from './sides'

@@ -1,4 +1,4 @@
-import { monthsOld, type Day } from '../answer'
+import { count, monthsOld, type Day } from '../answer'
 import { STANDARD_MODEL } from '../belief'
 import { STANDARD_LAW } from '../learning'
 import { cardOf, rungName, type Gate, type Program, type Step } from '../program'
@@ -9,7 +9,15 @@ import { BEHIND_GATE_MINUTES, gateAsks, openingOf, type Opening } from './gate-a
 import { goalsOf } from './goals'
 import { openSteps, type ClosedStep, type OpenStep } from './open-steps'
 import { inOrder, type Placed } from './order'
-import { highestToday, leftOutBy, minutesFor, ORDINARY, YEARLING_MONTHS, type Outlook } from './outlook'
+import {
+  highestToday,
+  leftOutBy,
+  minutesFor,
+  mostLoadDays,
+  ORDINARY,
+  YEARLING_MONTHS,
+  type Outlook,
+} from './outlook'
 import { closingFrom, looksFor, minutesOfAll, minutesOfPart, partsOf, type Part } from './parts'
 import { pinnedParts, type Pinned } from './pins'
 import type { Learner } from './shortfall'
@@ -190,6 +198,11 @@ const chosenParts = (
     : { parts: plain, gate: null }
 }
 
+const loadRemark = ({ loadDays }: Outlook, born: Day | null, on: Day): readonly string[] =>
+  loadDays >= mostLoadDays(born, on)
+    ? [`${count(loadDays, 'load day')} this week are enough at its age: handling only today.`]
+    : []
+
 const gateRemark = (gate: Gate | null): readonly string[] =>
   gate
     ? [`Pass all its first asks, and the ${gate.name} gate is Go for today: the rest is planned again then.`]
@@ -342,7 +355,7 @@ export const planSession = (
     kit: [...new Set(bursts.flatMap(({ kit }) => kit))],
     closed: closedList(closed),
     left: leftList(field, parts, wishes.without),
-    remarks: [...pinned.remarks, ...gateRemark(gate), ...over],
+    remarks: [...loadRemark(outlook, facts.born, on), ...pinned.remarks, ...gateRemark(gate), ...over],
     worth: worthOfAll(parts),
   }
 }

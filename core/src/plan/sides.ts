@@ -47,7 +47,7 @@ export const firstSide = (tracks: readonly OpenTrack[], on: Day): FirstSide => {
   const { side, view } = older!
   return view.lastDay === null && isAsked
     ? { side, reason: `${side} first: it has not been asked yet`, share: STIFFER_SHARE }
-    : { side, reason: `${side} first, then ${otherSide(side)}`, share: 0.5 }
+    : { side, reason: '', share: 0.5 }
 }
 
 /** Shares a number of asks between the sides, the first side first, every side at least one. */

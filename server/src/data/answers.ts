@@ -160,8 +160,8 @@ export const lastSpots = (client: Client, horseId: string) =>
         order by s.at, s.seq`,
   )
 
-/** Standing answers counted by track and session, oldest first. */
-export const workedRows = (client: Client, horseId: string) =>
+/** Standing answers counted by track and session, oldest first; from a day on and before another, where they are given. */
+export const workedRows = (client: Client, horseId: string, from = '0001-01-01', before = '9999-12-31') =>
   rows<Worked>(
     client,
     sql`select a.session_id as session, s.place, a.day, a.step, a.side, count(*)::int as answers,
@@ -169,7 +169,7 @@ export const workedRows = (client: Client, horseId: string) =>
                max(a.rung) as "hardestRung", (extract(epoch from min(a.at)) * 1000)::float8 as "from",
                (extract(epoch from max(a.at)) * 1000)::float8 as "to"
         from answer a join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
-        where a.horse_id = ${horseId} and v.id is null and not a.uncued
+        where a.horse_id = ${horseId} and a.day >= ${from} and a.day < ${before} and v.id is null and not a.uncued
         group by a.session_id, s.place, a.day, a.step, a.side
         order by a.day, min(a.at), a.session_id, a.step, a.side`,
   )

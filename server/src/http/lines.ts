@@ -1,5 +1,5 @@
 import { routes, type Horse, type Line } from '@still-pine/contract'
-import { lineFrom, trackRows } from '@still-pine/contract/line'
+import { lineFrom, OTHER_DAYS_OF_WEEK, trackRows } from '@still-pine/contract/line'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import type { Router } from 'express'
 import { answersOfStep, answersPerDay, lastSpots, workedRows } from '../data/answers'
@@ -18,7 +18,8 @@ const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
   const facts = await factsOf(yard, horse, on)
   const overrules = await overrulesOn(yard.client, horse.id, on)
   const workDays = await workDaysOf(yard, horse.id, on)
-  return lineFrom({ horse, program, views, facts, overrules, workDays, on })
+  const week = await workedRows(yard.client, horse.id, addDays(on, -OTHER_DAYS_OF_WEEK), on)
+  return lineFrom({ horse, program, views, facts, overrules, workDays, week, on })
 }
 
 const STALE_FROM_DAYS = 10

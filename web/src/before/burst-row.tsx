@@ -27,6 +27,31 @@ interface Props {
   readonly children?: ReactNode
 }
 
+const lightAskWords = ({ lightAsk }: Burst): readonly string[] =>
+  lightAsk
+    ? [
+        `Then one light ask: ${lightAsk.name.toLowerCase()}, ${lightAsk.rungName}, so that the feet still listen`,
+      ]
+    : []
+
+/** The first reason in sight; the others, and the rule that bound it, behind it on a screen and below it on paper. */
+const Why = ({ burst }: { burst: Burst }) => {
+  const [first, ...others] = burst.reasons
+  const rule = burst.rule ? [`Rule: ${burst.rule.toLowerCase()}`] : []
+  const rest = [...others, ...rule, ...lightAskWords(burst)].map((words) => `${words}.`).join(' ')
+  return (
+    <div className="text-quiet">
+      <details className="no-print">
+        <summary className="min-h-11 cursor-pointer desk:min-h-0">{first}.</summary>
+        <p className="pb-1">{rest}</p>
+      </details>
+      <p className="hidden print:block">
+        {first}. {rest}
+      </p>
+    </div>
+  )
+}
+
 /** One burst of the plan: what, how often, where it opens, and why it is there. */
 export const BurstRow = ({ burst, number, program, children }: Props) => (
   <div className="grid min-w-0 flex-1 grid-cols-[2rem_1fr] gap-x-3 py-2 break-inside-avoid">
@@ -40,14 +65,7 @@ export const BurstRow = ({ burst, number, program, children }: Props) => (
           {burst.pinned && ', put here by you'}
         </span>
       </p>
-      {!burst.again && <p className="text-quiet">{burst.reasons.join('. ')}.</p>}
-      {!burst.again && burst.rule && <p className="text-quiet">Rule: {burst.rule.toLowerCase()}.</p>}
-      {burst.lightAsk && !burst.again && (
-        <p className="text-quiet">
-          Then one light ask: {burst.lightAsk.name.toLowerCase()}, {burst.lightAsk.rungName}, so that the feet
-          still listen.
-        </p>
-      )}
+      {!burst.again && <Why burst={burst} />}
       {children}
     </div>
   </div>

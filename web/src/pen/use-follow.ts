@@ -28,7 +28,13 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
   const { pen } = view
   const isOn = pen.gate === null && pen.aim.burst !== null
   const answers = useMemo(
-    () => (isOn ? onLadders(program, pen.answers.filter(({ uncued }) => !uncued)) : []),
+    () =>
+      isOn
+        ? onLadders(
+            program,
+            pen.answers.filter(({ uncued }) => !uncued),
+          )
+        : [],
     [isOn, pen.answers, program],
   )
   const today = useMemo(() => todayFrom(program, answers, 0), [answers, program])
@@ -47,7 +53,7 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
       program,
       line,
       {
-        outlook: { ...ORDINARY, minutes, helper, weather },
+        outlook: { ...ORDINARY, minutes, helper, weather, loadDays: line.loadDays },
         // Places were for the whole session; what was left out stays out.
         wishes: { pinned: [], without: wishes.without },
       },

@@ -1,9 +1,8 @@
 import type { Line } from '@still-pine/contract'
-import { mostLoadDays, NO_WISHES, ORDINARY, type SessionPlan } from '@still-pine/core/plan'
+import { NO_WISHES, ORDINARY, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
-import { countersOf } from '@still-pine/core/counters'
 import { useEffect, useMemo, useState } from 'react'
-import { usePlacesQuery, useWorkedQuery } from '../../app/api'
+import { usePlacesQuery } from '../../app/api'
 import { compose } from '../../threads/composer'
 import { arrangedFor, AS_PLANNED, isTouched, keepArranged, type Arrangement } from './arrangement'
 
@@ -22,20 +21,15 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   const [arrangement, setArrangement] = useState(() => arrangedFor(id, line.day, programId))
   const [made, setMade] = useState<{ of: unknown; plan: SessionPlan; cost: number | null } | null>(null)
   const { data: places } = usePlacesQuery()
-  const { data: worked } = useWorkedQuery(id)
   const suits = places?.places.find(({ name }) => name === where)?.suits ?? null
-  const loadDays = useMemo(() => {
-    if (!worked) return 0
-    const { loadDaysThisWeek } = countersOf(program, worked.rows, line.horse.arrived, line.day)
-    return loadDaysThisWeek >= mostLoadDays(line.horse.born, line.day) ? loadDaysThisWeek : 0
-  }, [worked, program, line])
+  const { loadDays } = line
   const { minutes, helper, weather, wishes } = arrangement
   const wanted = useMemo(
     () => ({ outlook: { ...ORDINARY, minutes, helper, weather, suits, loadDays }, wishes }),
     [minutes, helper, weather, suits, loadDays, wishes],
   )
   // The Line brings the plan of an ordinary day along.
-  const isOrdinary = !isTouched(arrangement) && suits === null && loadDays === 0
+  const isOrdinary = !isTouched(arrangement) && suits === null
   useEffect(() => {
     let isWanted = true
     if (isOrdinary) {

@@ -1,12 +1,13 @@
 import type { Line } from '@still-pine/contract'
-import { lineFrom } from '@still-pine/contract/line'
-import type { Day } from '@still-pine/core/answer'
+import { lineFrom, OTHER_DAYS_OF_WEEK } from '@still-pine/contract/line'
+import { addDays, type Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { offWork } from '@still-pine/core/blocks'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, viewsOf, type Facts, type Records } from '@still-pine/core/readiness'
 import type { Carried, Waiting } from '../device'
 import type { AnswerHere } from './history'
+import { workedHere } from './worked'
 
 /** All that is known here of one horse. */
 export interface HorseHere {
@@ -77,6 +78,10 @@ export const lineHere = (horse: HorseHere, on: Day, replays: Replays): Line => {
     facts: factsHere(horse, on),
     overrules: carried.day === on ? carried.overrules : [],
     workDays: new Set(history.map(({ day }) => day).filter((day) => day <= on)).size,
+    week: workedHere(
+      history.filter(({ day }) => day < on && day >= addDays(on, -OTHER_DAYS_OF_WEEK)),
+      [],
+    ),
     on,
   })
 }
