@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util'
 import pg from 'pg'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { migrate } from '../../server/src/data/pool'
+import { composerFigures } from './composer/trial'
 import { fillYards } from './fill'
 import { firstRun } from './first-run'
 import { filterFigures, oneMoreFigures } from './filter'
@@ -19,6 +20,7 @@ const { values } = parseArgs({
     horses: { type: 'string', default: '200' },
     answers: { type: 'string', default: '5000' },
     yards: { type: 'string', default: '1000' },
+    herd: { type: 'string', default: '200' },
     only: { type: 'string', default: 'filter,rebuild,line,yards,page,tap,offline' },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
@@ -71,6 +73,12 @@ const lineFigures = (times: LineTimes, where: string): readonly Figure[] => [
 if (parts.has('filter')) {
   say('Filtering …')
   add(...filterFigures(), ...oneMoreFigures())
+}
+
+// Not part of a run that does not ask for it: it takes hours.
+if (parts.has('composer')) {
+  say('Working made-up horses …')
+  add(...composerFigures(Number(values.herd), say))
 }
 
 if (['rebuild', 'line', 'yards', 'page', 'tap', 'offline'].some((part) => parts.has(part))) {

@@ -103,6 +103,17 @@ export const KeptAnswer = NewAnswer.extend({
   voided: z.object({ at: Instant, byName: z.string(), reason: z.string() }).nullable(),
 })
 
+/** An answer that stands, as evidence is read from it. */
+export const EvidenceAnswer = KeptAnswer.omit({
+  horseId: true,
+  zone: true,
+  slip: true,
+  aids: true,
+  replaces: true,
+  ahead: true,
+  voided: true,
+})
+
 export const Session = z.object({
   id: Id,
   horseId: Id,
@@ -124,5 +135,6 @@ export type NewAnswer = z.infer<typeof NewAnswer>
 export type NewSession = z.infer<typeof NewSession>
 export type BatchItem = z.infer<typeof BatchItem>
 export type BatchReply = z.infer<typeof BatchReply>
+export type EvidenceAnswer = z.infer<typeof EvidenceAnswer>
 export type KeptAnswer = z.infer<typeof KeptAnswer>
 export type Session = z.infer<typeof Session>

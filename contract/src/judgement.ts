@@ -112,7 +112,7 @@ export const SessionPlanSchema = z.object({
   bursts: z.array(BurstSchema),
   kit: z.array(z.string()),
   closed: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
-  left: z.array(z.object({ step: z.string(), name: z.string(), words: z.string() })),
+  left: z.array(z.object({ step: z.string(), name: z.string(), words: z.string(), mayBeIn: z.boolean() })),
   remarks: z.array(z.string()),
   worth: z.number(),
 }) satisfies z.ZodType<SessionPlan>

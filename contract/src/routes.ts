@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from './answers'
+import { Batch, BatchReply, Confirmation, EvidenceAnswer, KeptAnswer, Session } from './answers'
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from './blocks'
 import { Carry, Cursor } from './carry'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
@@ -303,6 +303,21 @@ export const routes = {
     params: z.object({ horseId: Id, step: StepKey }),
     query: z.object({ before: Id.optional() }),
     reply: z.object({ answers: z.array(KeptAnswer) }),
+  }),
+  evidence: route({
+    method: 'get',
+    path: '/horses/{horseId}/evidence',
+    summary: 'Every answer of some steps, or of all, that stands, oldest first',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({
+      steps: z
+        .string()
+        .transform((keys) => keys.split(','))
+        .pipe(z.array(StepKey).min(1).max(20))
+        .optional(),
+    }),
+    reply: z.object({ day: Day, answers: z.array(EvidenceAnswer) }),
   }),
   batch: route({
     method: 'post',

@@ -18,7 +18,7 @@ export interface Law {
 }
 
 export const STANDARD_LAW: Law = {
-  speed: 0.5,
+  speed: 0.35,
   tiring: 0.85,
   tightShare: 0.5,
   tooBig: 0.15,

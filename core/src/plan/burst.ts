@@ -44,7 +44,13 @@ export interface SessionPlan {
   readonly kit: readonly string[]
   readonly closed: readonly { readonly step: string; readonly name: string; readonly words: string }[]
   /** Open steps that would be worth most and are not in it, and the rule that kept each out. */
-  readonly left: readonly { readonly step: string; readonly name: string; readonly words: string }[]
+  readonly left: readonly {
+    readonly step: string
+    readonly name: string
+    readonly words: string
+    /** Whether a person may put it in all the same. */
+    readonly mayBeIn: boolean
+  }[]
   /** What a person asked for that could not be done, or that breaks a rule. */
   readonly remarks: readonly string[]
   /** Work days this session is expected to save on the way to the gates ahead. */

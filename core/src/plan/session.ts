@@ -276,8 +276,12 @@ const leftList = (
       step: candidate.open.step.key,
       name: candidate.open.step.name,
       words: leftOutWords(candidate, learning, MOST_LEARNING),
+      mayBeIn: true,
     }))
-  return [...closedList(kept).filter(({ step }) => !has.has(step)), ...open]
+  const barred = closedList(kept)
+    .filter(({ step }) => !has.has(step))
+    .map((one) => ({ ...one, mayBeIn: false }))
+  return [...barred, ...open]
 }
 
 const minutesReason = (minutes: number, young: boolean, rule: string | null): string => {

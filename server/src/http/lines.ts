@@ -2,7 +2,7 @@ import { routes, type Horse, type Line } from '@still-pine/contract'
 import { lineFrom, OTHER_DAYS_OF_WEEK, trackRows } from '@still-pine/contract/line'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import type { Router } from 'express'
-import { answersOfStep, answersPerDay, lastSpots, workedRows } from '../data/answers'
+import { answersOfStep, answersPerDay, evidenceOf, lastSpots, workedRows } from '../data/answers'
 import { overrulesOn } from '../data/care'
 import { allHorses } from '../data/horses'
 import { carryOf } from '../records/carry'
@@ -83,6 +83,11 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
       })
     }
     return { days, rows }
+  })
+
+  serve(router, deps, routes.evidence, async (yard, { params, query }) => {
+    const horse = await horseOrRefuse(yard, params.horseId)
+    return { day: todayIn(yard), answers: await evidenceOf(yard.client, horse.id, query.steps) }
   })
 
   serve(router, deps, routes.stepAnswers, async (yard, { params, query }) => {

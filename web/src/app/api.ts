@@ -179,6 +179,13 @@ export const api = createApi({
       query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/answers`,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
     }),
+    evidence: build.query<ReplyOf<'evidence'>, { horseId: string; steps?: readonly string[] }>({
+      query: ({ horseId, steps }) =>
+        `${horsePath(horseId)}/evidence${steps ? `?steps=${steps.join(',')}` : ''}`,
+      providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
+      // A whole history is heavy: it is let go once its page is left.
+      keepUnusedDataFor: 0,
+    }),
     sessions: build.query<{ sessions: Session[] }, { on?: string; horseId?: string }>({
       query: (params) => ({ url: '/sessions', params }),
       providesTags: ['Sessions'],
@@ -254,6 +261,7 @@ export const {
   usePutPlaceMutation,
   useSchoolsQuery,
   useSpotsQuery,
+  useEvidenceQuery,
   useStepAnswersQuery,
   useTodayQuery,
   useWeekQuery,

@@ -15,6 +15,7 @@ import { useStepAnswersQuery } from '../app/api'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { percent, STATE_WORDS } from '../ui/words'
+import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
 import { useHorse } from './use-horse'
@@ -165,6 +166,7 @@ const EvidencePage = () => {
           <Track key={track.side} track={track} step={step} day={line.day} answers={data?.answers ?? []} />
         ))}
       </div>
+      <StepEvidence line={line} program={program} step={step} />
       <p className="text-quiet">
         {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
       </p>

@@ -35,6 +35,10 @@ export class Reader {
       /^horses\/([^/?]+)\/steps\/([^/?]+)\/answers$/,
       (asking, horseId, step) => this.ofStep(asking, horseId!, step!),
     ],
+    [
+      /^horses\/([^/?]+)\/evidence(?:\?steps=([\w,-]+))?$/,
+      (asking, horseId, steps) => this.evidence(asking, horseId!, steps?.split(',')),
+    ],
     [/^horses\/([^/?]+)\/(checks|incidents)$/, (asking, horseId, what) => this.care(asking, horseId!, what!)],
     [/^sessions\?horseId=([^&]+)$/, (asking, horseId) => this.sessions(asking, horseId!)],
     [/^sessions\/([^/?]+)$/, (asking, id) => this.session(asking, id!)],
@@ -107,6 +111,17 @@ export class Reader {
   ): Promise<{ answers: readonly KeptAnswer[] } | undefined> {
     const horse = await this.horse(asking, horseId)
     return horse && { answers: answersOfStepHere(horse, step) }
+  }
+
+  private async evidence(
+    asking: Asking,
+    horseId: string,
+    steps: readonly string[] | undefined,
+  ): Promise<ReplyOf<'evidence'> | undefined> {
+    const horse = await this.horse(asking, horseId)
+    if (!horse) return undefined
+    const answers = horse.history.filter(({ step }) => steps === undefined || steps.includes(step))
+    return { day: asking.today, answers }
   }
 
   private async care(asking: Asking, horseId: string, what: string): Promise<unknown> {

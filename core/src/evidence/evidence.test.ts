@@ -1,0 +1,199 @@
+import fc from 'fast-check'
+import { jStat } from 'jstat'
+import { describe, expect, it } from 'vitest'
+import { answer, day, times } from '../../tests/logs'
+import { addDays, daysBetween } from '../answer'
+import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_LAW } from '../learning'
+import { FEET_FIRST, stepOf } from '../program'
+import { replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
+import { wilson } from './interval'
+import { predictionsOf } from './predictions'
+import { reliabilityInWords, reliabilityOf } from './reliability'
+import { learningSpeed } from './speed'
+import { firstAndLast, medianOf, seenIn } from './tallies'
+import { AHEAD_DAYS, timelineOf } from './timeline'
+
+const LEAD_UP = stepOf(FEET_FIRST, 'lead-up')!
+
+const ask = (change: Partial<TrackedAnswer> = {}): TrackedAnswer => ({
+  ...answer({ rung: LEAD_UP.requiredRung }),
+  step: LEAD_UP.key,
+  side: 'none',
+  ...change,
+})
+
+const judged = fc.array(
+  fc.record({ chance: fc.double({ min: 0, max: 1, noNaN: true }), light: fc.boolean() }),
+  { minLength: 1, maxLength: 60 },
+)
+
+describe('predictions', () => {
+  it('are one for each first ask of a day, at its own rung, and none for what was not asked', () => {
+    const answers = [
+      ask({ day: day(0), rung: 2 }),
+      ask({ day: day(0) }),
+      ask({ day: day(2), uncued: true }),
+      ask({ day: day(4), byChance: true, grade: 3 }),
+    ]
+    const predictions = predictionsOf(MODEL, FEET_FIRST, answers)
+    expect(predictions.map(({ day, light, step }) => [day, light, step])).toEqual([
+      [day(0), true, 'lead-up'],
+      [day(4), false, 'lead-up'],
+    ])
+    const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers.slice(0, 2)), day(4))
+    expect(predictions[1]!.chance).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
+    const untouched = viewsOf(MODEL, FEET_FIRST, new Map(), day(0)).get('lead-up/none')!
+    expect(predictions[0]!.chance).toBeCloseTo(untouched.byRung[1]!.chance, 12)
+  })
+})
+
+describe('reliability', () => {
+  it('has the Brier score and the base rate’s of an independent library', () => {
+    fc.assert(
+      fc.property(judged, (all) => {
+        const { brier, brierOfBaseRate, baseRate } = reliabilityOf(all)
+        const came = all.map(({ light }) => Number(light))
+        expect(brier).toBeCloseTo(jStat.mean(all.map(({ chance }, i) => (chance - came[i]!) ** 2)), 12)
+        expect(baseRate).toBeCloseTo(jStat.mean(came), 12)
+        expect(brierOfBaseRate).toBeCloseTo(jStat.variance(came), 12)
+      }),
+    )
+  })
+
+  // Murphy 1973: the Brier score of forecasts that are the same within each bin is reliability − resolution + uncertainty.
+  it('parts into reliability, resolution and uncertainty (Murphy 1973)', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ tenth: fc.nat(9), light: fc.boolean() }), { minLength: 1 }),
+        (list) => {
+          const all = list.map(({ tenth, light }) => ({ chance: tenth / 10 + 0.05, light }))
+          const { tenths, brier, baseRate, brierOfBaseRate } = reliabilityOf(all)
+          const over = (value: (tenth: (typeof tenths)[number]) => number): number =>
+            tenths.reduce((sum, one) => sum + one.predictions * value(one), 0) / all.length
+          const reliability = over(({ said, came }) => (said - came) ** 2)
+          const resolution = over(({ came }) => (came - baseRate) ** 2)
+          expect(brier).toBeCloseTo(reliability - resolution + brierOfBaseRate, 10)
+        },
+      ),
+    )
+  })
+
+  it('says when there are too few to say much, and when all came out alike', () => {
+    expect(reliabilityInWords(reliabilityOf([]))).toBe('No first ask has been predicted yet.')
+    const alike = reliabilityOf(times(3, () => ({ chance: 0.9, light: true })))
+    expect(alike.better).toBeNull()
+    expect(reliabilityInWords(alike)).toMatch(/All came out alike.*Only 3 so far/)
+    const many = reliabilityOf(times(100, (i) => ({ chance: i % 2 ? 0.9 : 0.1, light: i % 2 === 1 })))
+    expect(reliabilityInWords(many)).toBe(
+      'Of 100 first asks 50 % were light. Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250).',
+    )
+  })
+})
+
+describe('the spread of a share', () => {
+  // Newcombe 1998, table I, 81 of 263 and 15 of 148, the score method (figures from memory).
+  it.each([
+    [81, 263, 0.2553, 0.3662],
+    [15, 148, 0.0624, 0.1605],
+  ])('of %i in %i is the published one', (hits, n, low, high) => {
+    expect(wilson(hits, n).low).toBeCloseTo(low, 4)
+    expect(wilson(hits, n).high).toBeCloseTo(high, 4)
+  })
+
+  it('ends where the share seen is just as far as the normal allows', () => {
+    const z = jStat.normal.inv(0.975, 0, 1)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (n, share) => {
+          const hits = Math.round(share * n)
+          const { low, high } = wilson(hits, n)
+          for (const end of [low, high])
+            if (end > 1e-9 && end < 1 - 1e-9)
+              expect(Math.abs(hits / n - end)).toBeCloseTo(z * Math.sqrt((end * (1 - end)) / n), 5)
+        },
+      ),
+    )
+  })
+
+  it('of nothing is everything', () => expect(wilson(0, 0)).toEqual({ low: 0, high: 1 }))
+})
+
+describe('the learning speed of a horse', () => {
+  const log = (grades: readonly number[]): TrackedAnswer[] =>
+    grades.flatMap((grade, i) =>
+      times(5, () => ask({ day: day(2 * i), grade: grade as TrackedAnswer['grade'] })),
+    )
+
+  it('is that of the weights where nothing is known', () => {
+    const { step, sd } = learningSpeed(MODEL, FEET_FIRST, [])
+    // By hand: Σ step · weight / 10 and the spread about it.
+    expect(step).toBeCloseTo((0.03 * 2 + 0.06 * 3 + 0.09 * 2 + 0.12 * 1.5 + 0.18 * 0.5) / 10, 12)
+    expect(sd).toBeCloseTo(Math.sqrt(0.00666 - 0.069 ** 2), 12)
+  })
+
+  it('is quicker for a horse that came on than for one that did not, and surer with more answers', () => {
+    const quick = learningSpeed(MODEL, FEET_FIRST, log([4, 3, 2, 1, 1, 0, 0, 0]))
+    const slow = learningSpeed(MODEL, FEET_FIRST, log([2, 2, 2, 2, 2, 2, 2, 2]))
+    expect(quick.speed).toBeGreaterThan(slow.speed)
+    expect(quick.sd).toBeLessThan(learningSpeed(MODEL, FEET_FIRST, []).sd)
+    expect(quick.speed / quick.step).toBeCloseTo(STANDARD_LAW.speed / 0.06, 12)
+  })
+})
+
+describe('the chance over days', () => {
+  const answers = [0, 2, 30].flatMap((n) => times(5, () => ask({ day: day(n) })))
+  const moments = timelineOf(MODEL, FEET_FIRST, answers, 'lead-up', 'none', day(40))
+
+  it('is what the judgement of each day says', () => {
+    for (const on of [day(2), day(30), day(40), addDays(day(40), AHEAD_DAYS)]) {
+      const before = answers.filter((one) => one.day < on)
+      const view = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, before), on).get('lead-up/none')!
+      const moment = moments.find(({ day, when }) => day === on && when !== 'evening')!
+      expect(moment.chance).toBeCloseTo(view.chance, 12)
+      expect(moment.low).toBeCloseTo(view.low, 12)
+    }
+  })
+
+  it('runs on from day to day, worn by rest, and four weeks ahead', () => {
+    const days = moments.map((moment) => moment.day)
+    expect(days).toEqual([...days].sort())
+    expect(daysBetween(day(40), days.at(-1)!)).toBe(AHEAD_DAYS)
+    const evening = moments.find((moment) => moment.day === day(2) && moment.when === 'evening')!
+    const morning = moments.find((moment) => moment.day === day(30) && moment.when === 'morning')!
+    expect(morning.chance).toBeLessThan(evening.chance)
+  })
+
+  it('is nothing for a track nobody has asked, or a step the school does not have', () => {
+    expect(timelineOf(MODEL, FEET_FIRST, answers, 'send', 'left', day(40))).toEqual([])
+    expect(timelineOf(MODEL, FEET_FIRST, answers, 'tango', 'none', day(40))).toEqual([])
+  })
+})
+
+describe('what was seen', () => {
+  it('is counted, the most frequent first', () => {
+    const answers = [
+      { day: day(0), fault: 'barges' },
+      { day: day(1), fault: 'plants its feet' },
+      { day: day(2), fault: 'barges' },
+      { day: day(3), fault: null },
+    ]
+    expect(seenIn(answers, ({ fault }) => fault)).toEqual([
+      { what: 'barges', times: 2, lastDay: day(2) },
+      { what: 'plants its feet', times: 1, lastDay: day(1) },
+    ])
+  })
+
+  it('has the middle of an independent library', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ noNaN: true, min: -1e6, max: 1e6 }), { minLength: 1 }), (values) => {
+        expect(medianOf(values)).toBeCloseTo(jStat.median([...values]), 6)
+      }),
+    )
+    expect(medianOf([])).toBeNull()
+    expect(firstAndLast([5, 4, 3, 2, 1, 1], 3)).toEqual({ first: 4, last: 1 })
+    expect(firstAndLast([1, 2, 3], 2)).toBeNull()
+  })
+})

@@ -1,0 +1,6 @@
+export * from './interval'
+export * from './predictions'
+export * from './reliability'
+export * from './speed'
+export * from './tallies'
+export * from './timeline'

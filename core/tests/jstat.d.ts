@@ -1,0 +1,8 @@
+declare module 'jstat' {
+  export const jStat: {
+    mean(values: readonly number[]): number
+    variance(values: readonly number[], isSample?: boolean): number
+    median(values: readonly number[]): number
+    normal: { inv(p: number, mean: number, sd: number): number }
+  }
+}
