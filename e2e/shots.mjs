@@ -70,7 +70,13 @@ const log = async (page, asks) => {
 const desk = await enter(DESK)
 await shoot(desk.page, `/before/${desk.id.Sedge}`, 'before')
 await shoot(desk.page, `/horses/${desk.id.Sedge}`, 'line')
-await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence', async (page) => {
+  await page
+    .getByRole('img', { name: /weeks of rest/ })
+    .locator('svg')
+    .waitFor()
+  await page.getByText('Circle loose').scrollIntoViewIfNeeded()
+})
 await shoot(desk.page, `/horses/${desk.id.Bittern}/gates/farrier`, 'gate-not-yet')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')

@@ -28,7 +28,7 @@ export const chartOf = (rows: readonly Row[]): string => {
       left: 12,
       top: 8,
     },
-    legend: { top: 36 },
+    legend: { top: 36, itemGap: 48 },
     grid: { left: 56, right: 24, top: 76, bottom: 48 },
     xAxis: {
       type: 'value',

@@ -47,7 +47,7 @@ export const lightnessOption = (
       nameLocation: 'middle',
       nameGap: 26,
       axisLine: { onZero: false },
-      axisLabel: { color: ink, fontSize: 15, showMinLabel: false },
+      axisLabel: { color: ink, fontSize: 15, showMinLabel: false, showMaxLabel: false },
       nameTextStyle: { color: ink, fontSize: 15 },
       splitLine: { show: false },
     },
