@@ -23,7 +23,7 @@ export const CHANGES: readonly Change[] = [
   ]),
 ]
 
-export const changedLaw = ({ constant, by }: Change): Law =>
+const changedLaw = ({ constant, by }: Change): Law =>
   constant === null ? STANDARD_LAW : { ...STANDARD_LAW, [constant]: STANDARD_LAW[constant] * by }
 
 /** How one made-up horse fared under each planner. */

@@ -9,16 +9,7 @@ import {
   type Program,
   type Step,
 } from '../program'
-import {
-  gateVerdict,
-  needStanding,
-  sideViews,
-  STATES,
-  stepState,
-  trackMeets,
-  type Facts,
-  type Views,
-} from '../readiness'
+import { gateVerdict, needStanding, sideViews, STATES, stepState, type Facts, type Views } from '../readiness'
 import { daysShort, type Learner, type Must } from './shortfall'
 
 /** What the path asks of one step, and how much hangs on it. */
@@ -45,7 +36,7 @@ const FURTHER_GATE = 0.9
 const NO_GATE = 0.05
 
 /** A gate is behind the horse once what it guards holds. */
-export const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
+const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
   const step = stepOf(program, guards.kind === 'step' ? guards.step : guards.after)
   return step === undefined || ['rusty', 'solid'].includes(stepState(sideViews(views, step)))
 }
@@ -134,7 +125,7 @@ const waitingFor = (
 }
 
 /** The gates still before the horse, nearest first. */
-export const gatesAhead = (program: Program, views: Views): readonly Gate[] =>
+const gatesAhead = (program: Program, views: Views): readonly Gate[] =>
   program.gates.filter((gate) => !gate.ticked && !isBegun(program, views, gate))
 
 /**
@@ -188,9 +179,3 @@ export const goalsOf = (
     ]),
   )
 }
-
-/** Whether a goal is reached today, on every side. */
-export const isReached = (views: Views, { step, rung, must }: Goal): boolean =>
-  must === 'solid'
-    ? stepState(sideViews(views, step)) === 'solid'
-    : sideViews(views, step).every(({ view }) => trackMeets(view, rung))

@@ -46,7 +46,7 @@ export const CHECK_CHANGE_MINUTES = 0.5
 
 /** A burst of asks takes two minutes, three asks in one; a shorter one 90 seconds (common practice, no source). */
 const ASK_SECONDS = 20
-export const BURST_ASKS = 6
+const BURST_ASKS = 6
 const HOLDS_A_SIDE = 2
 
 /** A longer hold runs beside the rest: a bit is carried, a saddle worn, while something else is done. */
@@ -76,7 +76,7 @@ export const minutesOf = (step: Step, sides: readonly SidePlan[]): number =>
   sides.reduce((sum, { rung, asks }) => sum + asks * askSeconds(step, rung), 0) / 60
 
 /** A step that puts others together: an ask that needs two other asks or more. */
-export const ingredientsOf = (program: Program, step: Step): readonly Step[] => {
+const ingredientsOf = (program: Program, step: Step): readonly Step[] => {
   if (step.kind !== 'ask') return []
   const asked = step.needs
     .filter(({ step, fromRung }) => step !== undefined && (fromRung ?? 1) <= 1)
@@ -86,7 +86,7 @@ export const ingredientsOf = (program: Program, step: Step): readonly Step[] => 
 }
 
 /** The ingredients that were not asked lately. */
-export const uncheckedOf = (program: Program, views: Views, step: Step, on: Day): readonly Step[] =>
+const uncheckedOf = (program: Program, views: Views, step: Step, on: Day): readonly Step[] =>
   ingredientsOf(program, step).filter((one) =>
     sideViews(views, one).some(
       ({ view }) => view.lastDay === null || daysBetween(view.lastDay, on) > CHECKED_DAYS,
@@ -118,7 +118,7 @@ const loads = (program: Program, { key }: Step, visits: readonly (readonly SideP
   visits.flat().some(({ rung }) => isLoad(program, key, rung))
 
 /** One or a few first asks at the required rung, where they are likely enough to pass. */
-export const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way | null => {
+const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way | null => {
   const { step, tracks } = open
   const isFit = tracks.every(
     ({ view, rung }) =>
