@@ -21,7 +21,8 @@ export interface Shortfall {
   readonly places: number
 }
 
-const logit = (p: number): number => {
+/** The log-odds of a chance, kept finite. */
+export const logit = (p: number): number => {
   const inside = Math.min(0.999, Math.max(0.001, p))
   return Math.log(inside / (1 - inside))
 }

@@ -3,14 +3,9 @@ import { gainOf } from '../learning'
 import { chancesAt, trackMeets, type TrackView } from '../readiness'
 import type { Goal } from './goals'
 import type { OpenTrack } from './open-steps'
-import { inDays, ordinaryGain, PLACES_A_DAY, shortfallOf, type Learner } from './shortfall'
+import { inDays, logit, ordinaryGain, PLACES_A_DAY, shortfallOf, type Learner } from './shortfall'
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
-
-const logit = (p: number): number => {
-  const inside = Math.min(0.999, Math.max(0.001, p))
-  return Math.log(inside / (1 - inside))
-}
 
 /** A chance no answer has spoken for yet is only a guess: at least so much may be hoped for. */
 const HOPE = 0.25
