@@ -107,19 +107,19 @@ const applyMove = (density: Density, move: Move): Density => {
   return moved
 }
 
-const KEPT_MOVES = 128
+const KEPT_MOVES = 256
 const kept = new WeakMap<Model, Map<string, Move>>()
 
 /** Tracks of one horse rest for the same few gaps, so the last moves are kept. */
 const remembered = (model: Model, key: string, make: () => Move): Move => {
   const moves = kept.get(model) ?? new Map<string, Move>()
   kept.set(model, moves)
-  const found = moves.get(key)
-  if (found) return found
-  const made = make()
-  if (moves.size >= KEPT_MOVES) moves.delete(moves.keys().next().value!)
-  moves.set(key, made)
-  return made
+  const move = moves.get(key) ?? make()
+  // The last one asked for stands last, so that the first is the one to let go.
+  moves.delete(key)
+  moves.set(key, move)
+  if (moves.size > KEPT_MOVES) moves.delete(moves.keys().next().value!)
+  return move
 }
 
 /** What one answer teaches: the ability moves up a little and becomes a little less certain. */
