@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
 import { CONFIRMATIONS, PutIncident } from './care'
+import { CircumstancesSchema, Promised } from './circumstances'
 import {
   CalmSchema,
   Day,
@@ -47,6 +48,8 @@ export const NewSession = z.object({
   horseId: Id,
   startedAt: Instant,
   place: Name.nullable().default(null),
+  circumstances: CircumstancesSchema,
+  promised: Promised,
 })
 
 /** One thing to keep; a batch is kept item by item, in order, and says of each what became of it. */
@@ -63,6 +66,14 @@ export const BatchItem = z.discriminatedUnion('do', [
   z.object({ do: z.literal('incident'), id: Id, horseId: Id, incident: PutIncident }),
   /** A session is confirmed, with what is noted on it. */
   z.object({ do: z.literal('note'), id: Id, sessionId: Id, note: Text, at: Instant }),
+  /** How a session was; the newest word stands. */
+  z.object({
+    do: z.literal('circumstances'),
+    id: Id,
+    sessionId: Id,
+    circumstances: CircumstancesSchema,
+    at: Instant,
+  }),
   /** What was confirmed at the pen on a day; the newest word stands. */
   z.object({
     do: z.literal('confirm'),
@@ -114,6 +125,15 @@ export const EvidenceAnswer = KeptAnswer.omit({
   voided: true,
 })
 
+/** What evidence is told apart by: the session it is of. */
+export const EvidenceSession = z.object({
+  id: Id,
+  day: Day,
+  place: z.string().nullable(),
+  circumstances: CircumstancesSchema,
+  promised: Promised,
+})
+
 export const Session = z.object({
   id: Id,
   horseId: Id,
@@ -124,6 +144,8 @@ export const Session = z.object({
   place: z.string().nullable(),
   note: z.string(),
   confirmedAt: Instant.nullable(),
+  circumstances: CircumstancesSchema,
+  promised: Promised,
   answers: z.number().int(),
   /** Another session of this horse runs over the same minutes. */
   overlaps: z.boolean(),
@@ -136,5 +158,6 @@ export type NewSession = z.infer<typeof NewSession>
 export type BatchItem = z.infer<typeof BatchItem>
 export type BatchReply = z.infer<typeof BatchReply>
 export type EvidenceAnswer = z.infer<typeof EvidenceAnswer>
+export type EvidenceSession = z.infer<typeof EvidenceSession>
 export type KeptAnswer = z.infer<typeof KeptAnswer>
 export type Session = z.infer<typeof Session>

@@ -1,6 +1,6 @@
-import { addDays } from '@still-pine/core/answer'
+import { addDays, type Side } from '@still-pine/core/answer'
 import { planSession, type SessionPlan } from '@still-pine/core/plan'
-import { sidesOf, type Program } from '@still-pine/core/program'
+import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { trackKey, type Facts, type Views } from '@still-pine/core/readiness'
 import type { Session } from './answers'
 import type { Change, SessionChanges } from './judgement'
@@ -36,14 +36,20 @@ const changesBetween = (program: Program, before: Views, after: Views, asked: As
 
 const sideWords = (side: string): string => (side === 'none' ? '' : `, ${side}`)
 
-const leftOut = (plan: SessionPlan, asked: Asked): string[] => {
-  const promised = plan.bursts
+const tracksOf = (plan: SessionPlan): readonly { step: string; side: Side }[] =>
+  plan.bursts
     .filter(({ again }) => !again)
-    .flatMap(({ step, name, sides }) => sides.map(({ side }) => ({ name, side, key: trackKey(step, side) })))
-  return promised
-    .filter(({ key }) => !asked.has(key))
-    .map(({ name, side }) => `${name}${sideWords(side)}: not asked`)
-}
+    .flatMap(({ step, sides }) => sides.map(({ side }) => ({ step, side })))
+
+/** What was set out to do and not asked. */
+const leftOut = (
+  program: Program,
+  promised: readonly { readonly step: string; readonly side: Side }[],
+  asked: Asked,
+): string[] =>
+  promised
+    .filter(({ step, side }) => !asked.has(trackKey(step, side)))
+    .map(({ step, side }) => `${stepOf(program, step)?.name ?? step}${sideWords(side)}: not asked`)
 
 const nextTime = (program: Program, after: Views, facts: Facts, session: Session): string => {
   const plan = planSession(program, after, facts, addDays(session.day, 1))
@@ -63,6 +69,11 @@ export const changesOf = (
   session: Session,
 ): SessionChanges => ({
   changes: changesBetween(program, before, after, asked),
-  leftOut: leftOut(planSession(program, before, facts, session.day), asked),
+  leftOut: leftOut(
+    program,
+    // A session of before plans were kept, or from elsewhere, is held against the plan of its morning.
+    session.promised ?? tracksOf(planSession(program, before, facts, session.day)),
+    asked,
+  ),
   next: nextTime(program, after, facts, session),
 })

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { Batch, BatchReply, Confirmation, EvidenceAnswer, KeptAnswer, Session } from './answers'
+import {
+  Batch,
+  BatchReply,
+  Confirmation,
+  EvidenceAnswer,
+  EvidenceSession,
+  KeptAnswer,
+  Session,
+} from './answers'
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from './blocks'
 import { Carry, Cursor } from './carry'
 import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from './care'
@@ -10,6 +18,7 @@ import { About, FirstRun, ListedPerson, Me, PutPerson, Settings, SignIn, SignInD
 import { Place, PutPlace } from './places'
 import { Day, Id, StepKey } from './primitives'
 import { ProgramSchema } from './program'
+import { Judging, YardReading } from './reading'
 import type { Route } from './route'
 import { MoveOver, PutHorseProgram, PutProgram, School } from './schools'
 import { SpotsReply } from './spots'
@@ -177,6 +186,21 @@ export const routes = {
     needs: 'read-yard',
     reply: z.object({ days: z.array(Day), rows: z.array(WeekRow) }),
   }),
+  reading: route({
+    method: 'get',
+    path: '/reading',
+    summary: 'Every horse’s nearest gate with what holds it, and what several horses are weak on',
+    needs: 'read-yard',
+    reply: YardReading,
+  }),
+  judging: route({
+    method: 'get',
+    path: '/judging',
+    summary: 'What was predicted before first asks against what came, over the yard or one horse',
+    needs: 'read-yard',
+    query: z.object({ horseId: Id.optional() }),
+    reply: Judging,
+  }),
   horse: route({
     method: 'get',
     path: '/horses/{horseId}',
@@ -307,7 +331,7 @@ export const routes = {
   evidence: route({
     method: 'get',
     path: '/horses/{horseId}/evidence',
-    summary: 'Every answer of some steps, or of all, that stands, oldest first',
+    summary: 'Every answer of some steps, or of all, that stands, and how each session was, oldest first',
     needs: 'read-yard',
     params: horse,
     query: z.object({
@@ -317,7 +341,7 @@ export const routes = {
         .pipe(z.array(StepKey).min(1).max(20))
         .optional(),
     }),
-    reply: z.object({ day: Day, answers: z.array(EvidenceAnswer) }),
+    reply: z.object({ day: Day, answers: z.array(EvidenceAnswer), sessions: z.array(EvidenceSession) }),
   }),
   batch: route({
     method: 'post',

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
 import { ArrivalResult, Snapshot } from './blocks'
 import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
+import { CircumstancesSchema, Promised } from './circumstances'
 import { HorseForm } from './horses'
 import { TimeZone } from './people'
 import { PlaceForm } from './places'
@@ -25,7 +26,7 @@ import { ROLES } from './rights'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 3
+export const YARD_FORMAT_VERSION = 4
 
 /** The parts of a yard's document, in the order in which they stand: each names only what stands before it. */
 export const YARD_PARTS = {
@@ -50,6 +51,8 @@ export const YARD_PARTS = {
     place: z.string().max(80).nullable(),
     note: Text,
     confirmedAt: Instant.nullable(),
+    circumstances: CircumstancesSchema,
+    promised: Promised,
   }),
   answers: z.object({
     id: Id,

@@ -125,7 +125,7 @@ const waitingFor = (
 }
 
 /** The gates still before the horse, nearest first. */
-const gatesAhead = (program: Program, views: Views): readonly Gate[] =>
+export const gatesAhead = (program: Program, views: Views): readonly Gate[] =>
   program.gates.filter((gate) => !gate.ticked && !isBegun(program, views, gate))
 
 /**

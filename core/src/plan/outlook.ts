@@ -1,4 +1,5 @@
 import { monthsOld, type Day } from '../answer'
+import type { ValueOf } from '../circumstances'
 import { isLoad } from '../counters'
 import type { Program, Step } from '../program'
 
@@ -6,8 +7,7 @@ import type { Program, Step } from '../program'
 export const USES = ['loose', 'ground', 'lines', 'mounting', 'ridden', 'loading', 'tying'] as const
 export type Use = (typeof USES)[number]
 
-export const WEATHERS = ['fair', 'wind', 'heat', 'slippery'] as const
-export type Weather = (typeof WEATHERS)[number]
+export type Weather = ValueOf<'weather'>
 
 /** What is known of a session before it begins. */
 export interface Outlook {

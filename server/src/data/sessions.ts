@@ -1,4 +1,4 @@
-import type { Session } from '@still-pine/contract'
+import type { EvidenceSession, NewSession, Session } from '@still-pine/contract'
 import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
 
 interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
@@ -14,7 +14,7 @@ const SPAN = `select count(*)::int as answers, max(a.at) as ended_at
 const select = (chosen: Sql): Sql => ({
   text: `with chosen as (select s.* from pen_session s ${chosen.text})
          select s.id, s.horse_id as "horseId", h.name as "horseName", p.name as "personName",
-                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", own.answers,
+                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", s.circumstances, s.promised, own.answers,
                 own.answers > 0 and exists (
                   select from pen_session other cross join lateral (${SPAN} = other.id) its
                   where other.horse_id = s.horse_id and other.id <> s.id and its.answers > 0
@@ -35,12 +35,14 @@ const toSession = ({ startedAt, confirmedAt, ...row }: Row): Session => ({
 export const insertSession = (
   client: Client,
   yardId: string,
-  s: { id: string; horseId: string; personId: string; startedAt: Date; day: string; place: string | null },
+  s: Omit<NewSession, 'startedAt'> & { personId: string; startedAt: Date; day: string },
 ) =>
   run(
     client,
-    sql`insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place)
-        values (${s.id}, ${yardId}, ${s.horseId}, ${s.personId}, ${s.startedAt}, ${s.day}, ${s.place})
+    sql`insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, circumstances,
+                                promised)
+        values (${s.id}, ${yardId}, ${s.horseId}, ${s.personId}, ${s.startedAt}, ${s.day}, ${s.place},
+                ${JSON.stringify(s.circumstances)}::jsonb, ${s.promised && JSON.stringify(s.promised)}::jsonb)
         on conflict (id) do nothing`,
   )
 
@@ -70,4 +72,18 @@ export const confirmSession = (client: Client, id: string, note: string, at: Dat
   run(
     client,
     sql`update pen_session set note = ${note}, confirmed_at = coalesce(confirmed_at, ${at}) where id = ${id}`,
+  )
+
+export const saveCircumstances = (client: Client, id: string, circumstances: Session['circumstances']) =>
+  run(
+    client,
+    sql`update pen_session set circumstances = ${JSON.stringify(circumstances)}::jsonb where id = ${id}`,
+  )
+
+/** How each session of a horse was, oldest first, as its evidence is told apart. */
+export const circumstancesOf = (client: Client, horseId: string) =>
+  rows<EvidenceSession>(
+    client,
+    sql`select id, day, place, circumstances, promised from pen_session
+        where horse_id = ${horseId} order by started_at, id`,
   )

@@ -25,7 +25,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     from horse h join program p on p.id = h.program_id order by h.created_at, h.id`),
   sessions:
     plain(`select id, horse_id as horse, person_id as person, ${instant('started_at')} as "startedAt", day, place,
-      note, ${instant('confirmed_at')} as "confirmedAt"
+      note, ${instant('confirmed_at')} as "confirmedAt", circumstances, promised
     from pen_session order by pen_session.started_at, id`),
   answers:
     plain(`select id, horse_id as horse, session_id as session, person_id as person, step, side, rung, grade, calm,
@@ -151,10 +151,13 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
       version int, "createdAt" timestamptz)
     join program p on p.school = r.school and p.version = r."schoolVersion" order by n`,
   sessions: (yardId, records) => sql`
-    insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, note, confirmed_at)
-    select r.id, ${yardId}, r.horse, r.person, r."startedAt", r.day, r.place, r.note, r."confirmedAt"
+    insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, note, confirmed_at,
+                             circumstances, promised)
+    select r.id, ${yardId}, r.horse, r.person, r."startedAt", r.day, r.place, r.note, r."confirmedAt",
+           r.circumstances, nullif(r.promised, 'null'::jsonb)
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid,
-      "startedAt" timestamptz, day date, place text, note text, "confirmedAt" timestamptz) order by n`,
+      "startedAt" timestamptz, day date, place text, note text, "confirmedAt" timestamptz, circumstances jsonb,
+      promised jsonb) order by n`,
   answers: (yardId, records) => sql`
     insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
                         phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, ending,

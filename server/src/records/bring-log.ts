@@ -1,4 +1,5 @@
 import { BroughtLine } from '@still-pine/contract'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { markOf, stepOf, type Program } from '@still-pine/core/program'
 import { allHorses } from '../data/horses'
 import { programById } from '../data/programs'
@@ -58,7 +59,15 @@ class LogWriter {
         throw new NotBrought('Nothing was brought in.', ['A session names a horse that is not in your yard.'])
       const day = dayIn(this.yard.timeZone, new Date(session.startedAt))
       this.horseOfSession.set(session.id, horseId)
-      this.sessions.push({ ...session, horse: horseId, person: this.yard.personId, day, confirmedAt: null })
+      this.sessions.push({
+        ...session,
+        horse: horseId,
+        person: this.yard.personId,
+        day,
+        confirmedAt: null,
+        circumstances: NOTHING_NOTED,
+        promised: null,
+      })
     } else this.takeAnswer(line)
     if (this.answers.length >= AT_ONCE) await this.write()
   }

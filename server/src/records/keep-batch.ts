@@ -14,7 +14,7 @@ import {
   type ItemReply,
   type Work,
 } from './batch-work'
-import { keepConfirmed, keepIncident, keepNote } from './keep-care'
+import { keepCircumstances, keepConfirmed, keepIncident, keepNote } from './keep-care'
 import { keepTracks } from './keep-tracks'
 import { dayIn } from './yard-day'
 import type { Yard } from './yard'
@@ -133,6 +133,8 @@ const keepItem = async (work: Work, raw: unknown): Promise<ItemReply> => {
       return keepIncident(work, item)
     case 'note':
       return keepNote(work, item)
+    case 'circumstances':
+      return keepCircumstances(work, item)
     case 'confirm':
       return keepConfirmed(work, item)
   }

@@ -3,7 +3,7 @@ import { mayDo, type Action } from '@still-pine/contract/rights'
 import { addDays } from '@still-pine/core/answer'
 import { knownStep } from '@still-pine/core/program'
 import { saveConfirmed, saveIncident } from '../data/care'
-import { confirmSession } from '../data/sessions'
+import { confirmSession, saveCircumstances } from '../data/sessions'
 import {
   corrected,
   horseAtWork,
@@ -37,12 +37,21 @@ export const keepIncident = async (work: Work, item: Item<'incident'>): Promise<
   return { id, status: 'kept' }
 }
 
+const NO_SESSION = 'Its session is not known: send the session first.'
+
+/** How a session was is said by whoever may log it. */
+export const keepCircumstances = async (work: Work, item: Item<'circumstances'>): Promise<ItemReply> => {
+  const { id, sessionId, circumstances } = item
+  if ((await horseOfSession(work, sessionId)) === null) return refused(id, NO_SESSION, 'sessionId')
+  await saveCircumstances(work.yard.client, sessionId, circumstances)
+  return { id, status: 'kept' }
+}
+
 export const keepNote = async (work: Work, item: Item<'note'>): Promise<ItemReply> => {
   const { id, sessionId, note, at } = item
   const no = notAllowed(work, 'confirm-session', id)
   if (no) return no
-  if ((await horseOfSession(work, sessionId)) === null)
-    return refused(id, 'Its session is not known: send the session first.', 'sessionId')
+  if ((await horseOfSession(work, sessionId)) === null) return refused(id, NO_SESSION, 'sessionId')
   await confirmSession(work.yard.client, sessionId, note, corrected(work, at))
   return { id, status: 'kept' }
 }

@@ -16,6 +16,7 @@ import { Loading } from '../ui/loading'
 import { clock, longDay } from '../ui/words'
 import { AnswerRow } from './answer-row'
 import { ChangesPanel } from './changes-panel'
+import { HowItWas } from './how-it-was'
 import { RecallForm } from './recall-form'
 
 const stepsIn = (answers: readonly KeptAnswer[]): readonly string[] => [
@@ -129,6 +130,7 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
       </div>
       <div className="flex flex-col gap-4">
         <ChangesPanel sessionId={id} program={program} />
+        <HowItWas session={session} personId={me.person.id} />
         <Confirm key={session.confirmedAt ?? 'open'} session={session} personId={me.person.id} />
       </div>
     </div>

@@ -1,4 +1,5 @@
 import { BatchItem } from '@still-pine/contract'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import type { Waiting } from './device'
@@ -12,7 +13,24 @@ const AT = '2026-05-14T09:00:00.000Z'
 const YEAR_MS = 365 * 86_400_000
 
 const items: Record<BatchItem['do'], BatchItem> = {
-  session: { do: 'session', session: { id: SESSION, horseId: HORSE, startedAt: AT, place: null } },
+  session: {
+    do: 'session',
+    session: {
+      id: SESSION,
+      horseId: HORSE,
+      startedAt: AT,
+      place: null,
+      circumstances: NOTHING_NOTED,
+      promised: null,
+    },
+  },
+  circumstances: {
+    do: 'circumstances',
+    id: uuid(),
+    sessionId: SESSION,
+    circumstances: { ...NOTHING_NOTED, weather: 'wind' },
+    at: AT,
+  },
   add: {
     do: 'add',
     answer: {

@@ -17,7 +17,7 @@ export const remedyFor = ({ refused }: Waiting): Remedy => {
 export const sessionOf = ({ item }: Waiting): string => {
   if (item.do === 'session') return item.session.id
   if (item.do === 'add') return item.answer.sessionId
-  return item.do === 'note' ? item.sessionId : item.id
+  return item.do === 'note' || item.do === 'circumstances' ? item.sessionId : item.id
 }
 
 /** Entries that stand or fall together, each group oldest first. */

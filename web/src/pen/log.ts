@@ -1,7 +1,8 @@
-import type { BatchItem } from '@still-pine/contract'
+import type { BatchItem, PromisedAsk } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
+import { arrangedFor } from '../before/arrange/arrangement'
 import { device } from '../offline/device'
 import { sayNotKept } from '../offline/keep'
 import { amendWaiting, keepWaiting, withdrawWaiting } from '../offline/outbox'
@@ -127,9 +128,25 @@ const toEntry = (personId: string, pen: PenState, item: BatchItem, readyAt = 0) 
 const keep = (personId: string, pen: PenState, item: BatchItem): Promise<void> =>
   keepWaiting(toEntry(personId, pen, item))
 
+/** What the plan sets out to do, side by side; checks of a gate and the asks of a sheet are no plan. */
+const promisedBy = ({ gate, bursts }: PenState): PromisedAsk[] | null =>
+  gate !== null
+    ? null
+    : bursts
+        .filter(({ again }) => !again)
+        .flatMap(({ step, sides }) => sides.map(({ side, asks }) => ({ step, side, asks })))
+        .filter(({ asks }) => asks > 0)
+
 const sessionItem = (pen: PenState, startedAt: string): BatchItem => ({
   do: 'session',
-  session: { id: pen.sessionId, horseId: pen.horseId, startedAt, place: whereNow() },
+  session: {
+    id: pen.sessionId,
+    horseId: pen.horseId,
+    startedAt,
+    place: whereNow(),
+    circumstances: arrangedFor(pen.horseId, pen.day, pen.programId).said,
+    promised: promisedBy(pen),
+  },
 })
 
 let turns: Promise<unknown> = Promise.resolve()

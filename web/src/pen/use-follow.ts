@@ -4,7 +4,7 @@ import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useRef } from 'react'
 import { toast } from 'sonner'
 import { useAppDispatch } from '../app/store'
-import { arrangedFor } from '../before/arrange/arrangement'
+import { arrangedFor, plannedFor } from '../before/arrange/arrangement'
 import { compose } from '../threads/composer'
 import { restPlanned } from './pen-slice'
 import type { PenView } from './use-pen'
@@ -47,13 +47,13 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
     const isOld = news === ''
     planned.current = news
     if (isOld) return
-    const { minutes, helper, weather, wishes } = arrangedFor(line.horse.id, line.day, line.horse.programId)
+    const { minutes, said, wishes } = arrangedFor(line.horse.id, line.day, line.horse.programId)
     const spent = Math.max(0, (Date.now() - Date.parse(first)) / MINUTE)
     void compose(
       program,
       line,
       {
-        outlook: { ...ORDINARY, minutes, helper, weather, loadDays: line.loadDays },
+        outlook: { ...ORDINARY, ...plannedFor({ said }), minutes, loadDays: line.loadDays },
         // Places were for the whole session; what was left out stays out.
         wishes: { pinned: [], without: wishes.without },
       },

@@ -1,10 +1,11 @@
-import { NO_WISHES, type Burst, type Weather, type Wishes } from '@still-pine/core/plan'
+import { NOTHING_NOTED, type Circumstances } from '@still-pine/core/circumstances'
+import { NO_WISHES, ORDINARY, type Burst, type Outlook, type Wishes } from '@still-pine/core/plan'
 
 /** What a person has said of one horse's session today. */
 export interface Arrangement {
   readonly minutes: number | null
-  readonly helper: boolean
-  readonly weather: Weather
+  /** How the day is, as far as it was said; hands and weather are planned for. */
+  readonly said: Circumstances
   readonly wishes: Wishes
   /** The bursts it came to, for the pen. */
   readonly bursts: readonly Burst[] | null
@@ -12,8 +13,7 @@ export interface Arrangement {
 
 export const AS_PLANNED: Arrangement = {
   minutes: null,
-  helper: true,
-  weather: 'fair',
+  said: NOTHING_NOTED,
   wishes: NO_WISHES,
   bursts: null,
 }
@@ -25,11 +25,23 @@ interface Kept extends Arrangement {
 
 const keyOf = (horseId: string): string => `arranged ${horseId}`
 
+/** What is so of a person and the yard, and not of one horse: the next horse of the day is begun with it. */
+type OfTheDay = Pick<Circumstances, 'watching' | 'handler'>
+
+const OF_THE_DAY = 'said today'
+
+const ofTheDay = (day: string): Partial<OfTheDay> => {
+  const kept = JSON.parse(localStorage.getItem(OF_THE_DAY) ?? 'null') as (OfTheDay & { day: string }) | null
+  return kept?.day === day ? { watching: kept.watching, handler: kept.handler } : {}
+}
+
 /** What was arranged for this horse on this day, on this device; another day or another school begins anew. */
 export const arrangedFor = (horseId: string, day: string, programId: string): Arrangement => {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(horseId)) ?? 'null') as Kept | null
-    return kept?.day === day && kept.programId === programId ? { ...AS_PLANNED, ...kept } : AS_PLANNED
+    return kept?.day === day && kept.programId === programId
+      ? { ...AS_PLANNED, ...kept }
+      : { ...AS_PLANNED, said: { ...NOTHING_NOTED, ...ofTheDay(day) } }
   } catch {
     return AS_PLANNED
   }
@@ -43,13 +55,25 @@ export const keepArranged = (
 ): void => {
   try {
     localStorage.setItem(keyOf(horseId), JSON.stringify({ ...arrangement, day, programId }))
+    const { watching, handler } = arrangement.said
+    if (watching ?? handler) localStorage.setItem(OF_THE_DAY, JSON.stringify({ day, watching, handler }))
   } catch {
     // A device that keeps nothing plans the day as it is.
   }
 }
 
-export const isTouched = ({ minutes, helper, weather, wishes }: Arrangement): boolean =>
-  minutes !== null || !helper || weather !== 'fair' || wishes.pinned.length + wishes.without.length > 0
+/** The hands and the weather a session is planned for: as on an ordinary day where nothing was said. */
+export const plannedFor = ({ said }: Pick<Arrangement, 'said'>): Pick<Outlook, 'helper' | 'weather'> => ({
+  helper: said.hands === null ? ORDINARY.helper : said.hands === 'two',
+  weather: said.weather ?? ORDINARY.weather,
+})
+
+/** Whether anything was said that the plan of an ordinary day does not reckon with. */
+export const isTouched = ({ minutes, said, wishes }: Arrangement): boolean => {
+  const { helper, weather } = plannedFor({ said })
+  const isOrdinary = helper === ORDINARY.helper && weather === ORDINARY.weather
+  return minutes !== null || !isOrdinary || wishes.pinned.length + wishes.without.length > 0
+}
 
 /** The bursts as they stand, with one of them moved: it is pinned where it was put. */
 export const moved = (

@@ -1,16 +1,14 @@
-import { WEATHERS, type Weather } from '@still-pine/core/plan'
+import type { CircumstanceKind, Circumstances } from '@still-pine/core/circumstances'
 import { Picker } from '../../after/pickers'
+import { CircumstancePickers, KitField } from '../../circumstances/circumstance-pickers'
 import { PlacePicker } from '../../pen/place-picker'
 import type { Arrangement } from './arrangement'
 
 const MINUTES = [10, 15, 20, 25, 30]
 
-const WEATHER_WORDS: Record<Weather, string> = {
-  fair: 'fair',
-  wind: 'wind',
-  heat: 'heat',
-  slippery: 'slippery ground',
-}
+/** These the plan reckons with; the rest is only kept with the session. */
+const PLANNED: readonly CircumstanceKind[] = ['hands', 'weather']
+const KEPT: readonly CircumstanceKind[] = ['watching', 'turnout', 'ground', 'handler']
 
 interface Props {
   readonly arrangement: Arrangement
@@ -18,40 +16,37 @@ interface Props {
   readonly onPlace: (place: string | null) => void
 }
 
-/** What the session is planned for: minutes, place, hands and weather. */
-export const OutlookBar = ({ arrangement, change, onPlace }: Props) => (
-  <section aria-label="Planned for" className="no-print flex flex-wrap items-end gap-3">
-    <Picker
-      label="Minutes"
-      value={arrangement.minutes ?? ''}
-      onPick={(value) => change({ minutes: value === '' ? null : Number(value) })}
-    >
-      <option value="">what suits</option>
-      {MINUTES.map((minutes) => (
-        <option key={minutes} value={minutes}>
-          {minutes}
-        </option>
-      ))}
-    </Picker>
-    <PlacePicker label="Where today" onPicked={onPlace} />
-    <Picker
-      label="Hands"
-      value={arrangement.helper ? 'two' : 'one'}
-      onPick={(value) => change({ helper: value === 'two' })}
-    >
-      <option value="two">with a helper</option>
-      <option value="one">alone</option>
-    </Picker>
-    <Picker
-      label="Weather"
-      value={arrangement.weather}
-      onPick={(value) => change({ weather: value as Weather })}
-    >
-      {WEATHERS.map((weather) => (
-        <option key={weather} value={weather}>
-          {WEATHER_WORDS[weather]}
-        </option>
-      ))}
-    </Picker>
-  </section>
-)
+/** What the session is planned for: minutes, place, hands and weather; and what else is so today. */
+export const OutlookBar = ({ arrangement, change, onPlace }: Props) => {
+  const { minutes, said } = arrangement
+  const say = (patch: Partial<Circumstances>): void => change({ said: { ...said, ...patch } })
+  return (
+    <section aria-label="Planned for" className="no-print flex flex-col gap-1">
+      <div className="flex flex-wrap items-end gap-3">
+        <Picker
+          label="Minutes"
+          value={minutes ?? ''}
+          onPick={(value) => change({ minutes: value === '' ? null : Number(value) })}
+        >
+          <option value="">what suits</option>
+          {MINUTES.map((choice) => (
+            <option key={choice} value={choice}>
+              {choice}
+            </option>
+          ))}
+        </Picker>
+        <PlacePicker label="Where today" onPicked={onPlace} />
+        <CircumstancePickers kinds={PLANNED} circumstances={said} change={say} />
+      </div>
+      <details>
+        <summary className="min-h-11 py-2 font-bold">
+          What else is so today, to be kept with the session
+        </summary>
+        <div className="flex flex-wrap items-end gap-3">
+          <CircumstancePickers kinds={KEPT} circumstances={said} change={say} />
+          <KitField circumstances={said} change={say} />
+        </div>
+      </details>
+    </section>
+  )
+}

@@ -1,10 +1,10 @@
 import type { Line } from '@still-pine/contract'
-import { NO_WISHES, ORDINARY, type SessionPlan } from '@still-pine/core/plan'
+import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useState } from 'react'
 import { usePlacesQuery } from '../../app/api'
 import { compose } from '../../threads/composer'
-import { arrangedFor, AS_PLANNED, isTouched, keepArranged, type Arrangement } from './arrangement'
+import { arrangedFor, AS_PLANNED, isTouched, keepArranged, plannedFor, type Arrangement } from './arrangement'
 
 export interface ArrangedPlan {
   readonly plan: SessionPlan
@@ -23,9 +23,10 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   const { data: places } = usePlacesQuery()
   const suits = places?.places.find(({ name }) => name === where)?.suits ?? null
   const { loadDays } = line
-  const { minutes, helper, weather, wishes } = arrangement
+  const { minutes, said, wishes } = arrangement
+  const { helper, weather } = plannedFor({ said })
   const wanted = useMemo(
-    () => ({ outlook: { ...ORDINARY, minutes, helper, weather, suits, loadDays }, wishes }),
+    () => ({ outlook: { minutes, helper, weather, suits, loadDays }, wishes }),
     [minutes, helper, weather, suits, loadDays, wishes],
   )
   // The Line brings the plan of an ordinary day along.
@@ -33,7 +34,7 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   useEffect(() => {
     let isWanted = true
     if (isOrdinary) {
-      keepArranged(id, line.day, programId, AS_PLANNED)
+      keepArranged(id, line.day, programId, { ...AS_PLANNED, said })
       return
     }
     const hasWishes = wishes.pinned.length + wishes.without.length > 0
@@ -44,10 +45,10 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
       if (!isWanted) return
       const cost = free ? Math.max(0, 1 - plan.worth / Math.max(free.worth, 1e-9)) : null
       setMade({ of: wanted, plan, cost })
-      keepArranged(id, line.day, programId, { minutes, helper, weather, wishes, bursts: plan.bursts })
+      keepArranged(id, line.day, programId, { minutes, said, wishes, bursts: plan.bursts })
     })
     return () => void (isWanted = false)
-  }, [isOrdinary, program, line, wanted, minutes, helper, weather, wishes, id, programId])
+  }, [isOrdinary, program, line, wanted, minutes, said, wishes, id, programId])
   const change = (patch: Partial<Arrangement>): void => setArrangement((before) => ({ ...before, ...patch }))
   return {
     plan: isOrdinary || !made ? line.plan : made.plan,

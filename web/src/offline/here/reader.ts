@@ -113,6 +113,7 @@ export class Reader {
     return horse && { answers: answersOfStepHere(horse, step) }
   }
 
+  // Of sessions older than those this device was told, it knows no circumstances.
   private async evidence(
     asking: Asking,
     horseId: string,
@@ -121,7 +122,9 @@ export class Reader {
     const horse = await this.horse(asking, horseId)
     if (!horse) return undefined
     const answers = horse.history.filter(({ step }) => steps === undefined || steps.includes(step))
-    return { day: asking.today, answers }
+    const told = await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horseId}`)
+    const sessions = sessionsHere(horse, told?.sessions ?? []).toReversed()
+    return { day: asking.today, answers, sessions }
   }
 
   private async care(asking: Asking, horseId: string, what: string): Promise<unknown> {

@@ -1,4 +1,5 @@
 import type { KeptAnswer, Session } from '@still-pine/contract'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import type { AnswerHere } from './history'
 import type { HorseHere } from './judged'
 
@@ -29,6 +30,11 @@ export const sessionsHere = (
     const first = answers[0]!
     const known = told.find((session) => session.id === id)
     const note = waiting.map(({ item }) => item).findLast((i) => i.do === 'note' && i.sessionId === id)
+    const opening = waiting.map(({ item }) => item).find((i) => i.do === 'session' && i.session.id === id)
+    const opened = opening?.do === 'session' ? opening.session : undefined
+    const said = waiting
+      .map(({ item }) => item)
+      .findLast((i) => i.do === 'circumstances' && i.sessionId === id)
     const others = groups.filter(([other]) => other !== id)
     return {
       id,
@@ -37,9 +43,14 @@ export const sessionsHere = (
       personName: known?.personName ?? first.personName,
       startedAt: known?.startedAt ?? first.at,
       day: first.day,
-      place: known?.place ?? null,
+      place: known?.place ?? opened?.place ?? null,
       note: note?.do === 'note' ? note.note : (known?.note ?? ''),
       confirmedAt: known?.confirmedAt ?? (note?.do === 'note' ? note.at : null),
+      circumstances:
+        said?.do === 'circumstances'
+          ? said.circumstances
+          : (known?.circumstances ?? opened?.circumstances ?? NOTHING_NOTED),
+      promised: known?.promised ?? opened?.promised ?? null,
       answers: answers.length,
       overlaps: known?.overlaps ?? others.some(([, theirs]) => runsInto(answers, theirs)),
     }

@@ -1,5 +1,6 @@
 import type { BatchItem } from '@still-pine/contract'
 import { calmWord, count, gradeWord } from '@still-pine/core/answer'
+import { circumstancesInWords } from '@still-pine/core/circumstances'
 import { CATALOGUE } from '@still-pine/core/program'
 import { INCIDENT_WORDS } from '../../horse/care/incident-words'
 import { sideAfter } from '../../ui/words'
@@ -21,6 +22,8 @@ export const itemWords = (item: BatchItem): string => {
       return `an incident: ${INCIDENT_WORDS[item.incident.kind].toLowerCase()}`
     case 'note':
       return item.note ? `a note: “${item.note}”` : 'the session confirmed'
+    case 'circumstances':
+      return `how the session was: ${circumstancesInWords(item.circumstances) || 'nothing noted'}`
     case 'confirm':
       return `confirmed at the pen: ${item.confirmed.join(', ') || 'nothing'}`
   }

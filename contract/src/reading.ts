@@ -1,0 +1,79 @@
+import type { Difference, Group, NearestGate, TenthTally } from '@still-pine/core/evidence'
+import { z } from 'zod'
+import { STATE_NAMES } from './judgement'
+import { Day, Id, SideSchema } from './primitives'
+
+const TenthTallySchema = z.object({
+  tenth: z.number().int().min(0).max(9),
+  predictions: z.number().int(),
+  said: z.number(),
+  light: z.number().int(),
+  squared: z.number(),
+}) satisfies z.ZodType<TenthTally>
+
+const GroupSchema = z.object({
+  value: z.string(),
+  sessions: z.number().int(),
+  asks: z.number().int(),
+  light: z.number().int(),
+  said: z.number(),
+}) satisfies z.ZodType<Group>
+
+/** Predictions against what came, summed up; and first asks by what was noted of their sessions. */
+export const Judging = z.object({
+  day: Day,
+  groups: z.array(
+    z.object({
+      school: z.string(),
+      schoolName: z.string(),
+      stage: z.number().int(),
+      personId: Id,
+      personName: z.string(),
+      tallies: z.array(TenthTallySchema),
+    }),
+  ),
+  circumstances: z.array(GroupSchema.extend({ kind: z.string() })),
+})
+
+const NearestGateSchema = z.object({
+  gate: z.string(),
+  name: z.string(),
+  verdict: z.enum(['go', 'check-first', 'not-yet', 'stop']),
+  sentence: z.string(),
+  holding: z.number().int(),
+  tracks: z.number().int(),
+  heldBy: z.array(
+    z.object({
+      step: z.string(),
+      name: z.string(),
+      side: SideSchema,
+      state: z.enum(STATE_NAMES),
+      daysWorked: z.number().int(),
+      since: Day.nullable(),
+    }),
+  ),
+}) satisfies z.ZodType<NearestGate>
+
+const IntervalSchema = z.object({ low: z.number(), high: z.number() }) satisfies z.ZodType<
+  Difference['spread']
+>
+
+/** Every horse's nearest gate, and the steps that several horses are weak on. */
+export const YardReading = z.object({
+  day: Day,
+  horses: z.array(z.object({ horseId: Id, horseName: z.string(), nearest: NearestGateSchema.nullable() })),
+  gaps: z.array(
+    z.object({
+      step: z.string(),
+      name: z.string(),
+      horses: z.number().int(),
+      weak: z.array(z.string()),
+      spread: IntervalSchema,
+      /** First asks of this step by each person who gave any. */
+      handlers: z.array(GroupSchema.omit({ sessions: true })),
+    }),
+  ),
+})
+
+export type Judging = z.infer<typeof Judging>
+export type YardReading = z.infer<typeof YardReading>
