@@ -13,6 +13,7 @@ import { health } from './http/health'
 import { horseRoutes } from './http/horses'
 import { lifeRoutes } from './http/life'
 import { lineRoutes } from './http/lines'
+import { readingRoutes } from './http/reading'
 import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
@@ -82,6 +83,7 @@ const api = (deps: Dependencies): express.Router => {
   lifeRoutes(router, deps)
   yardRoutes(router, deps)
   lineRoutes(router, deps)
+  readingRoutes(router, deps)
   sessionRoutes(router, deps)
   careRoutes(router, deps)
   fileRoutes(router, deps)

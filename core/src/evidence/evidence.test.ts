@@ -7,9 +7,16 @@ import { STANDARD_MODEL as MODEL } from '../belief'
 import { STANDARD_LAW } from '../learning'
 import { FEET_FIRST, stepOf } from '../program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
+import {
+  differenceInWords,
+  differenceSpread,
+  differencesOf,
+  ENOUGH_SESSIONS,
+  type Group,
+} from './differences'
 import { wilson } from './interval'
-import { predictionsOf } from './predictions'
-import { reliabilityInWords, reliabilityOf } from './reliability'
+import { replayPredicting } from './predictions'
+import { reliabilityInWords, reliabilityOf, talliesOf } from './reliability'
 import { learningSpeed } from './speed'
 import { firstAndLast, medianOf, seenIn } from './tallies'
 import { AHEAD_DAYS, timelineOf } from './timeline'
@@ -36,13 +43,14 @@ describe('predictions', () => {
       ask({ day: day(2), uncued: true }),
       ask({ day: day(4), byChance: true, grade: 3 }),
     ]
-    const predictions = predictionsOf(MODEL, FEET_FIRST, answers)
+    const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, answers)
     expect(predictions.map(({ day, light, step }) => [day, light, step])).toEqual([
       [day(0), true, 'lead-up'],
       [day(4), false, 'lead-up'],
     ])
     const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers.slice(0, 2)), day(4))
     expect(predictions[1]!.chance).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
+    expect(records).toEqual(replayHorse(MODEL, FEET_FIRST, answers))
     const untouched = viewsOf(MODEL, FEET_FIRST, new Map(), day(0)).get('lead-up/none')!
     expect(predictions[0]!.chance).toBeCloseTo(untouched.byRung[1]!.chance, 12)
   })
@@ -52,7 +60,7 @@ describe('reliability', () => {
   it('has the Brier score and the base rate’s of an independent library', () => {
     fc.assert(
       fc.property(judged, (all) => {
-        const { brier, brierOfBaseRate, baseRate } = reliabilityOf(all)
+        const { brier, brierOfBaseRate, baseRate } = reliabilityOf(talliesOf(all))
         const came = all.map(({ light }) => Number(light))
         expect(brier).toBeCloseTo(jStat.mean(all.map(({ chance }, i) => (chance - came[i]!) ** 2)), 12)
         expect(baseRate).toBeCloseTo(jStat.mean(came), 12)
@@ -68,7 +76,7 @@ describe('reliability', () => {
         fc.array(fc.record({ tenth: fc.nat(9), light: fc.boolean() }), { minLength: 1 }),
         (list) => {
           const all = list.map(({ tenth, light }) => ({ chance: tenth / 10 + 0.05, light }))
-          const { tenths, brier, baseRate, brierOfBaseRate } = reliabilityOf(all)
+          const { tenths, brier, baseRate, brierOfBaseRate } = reliabilityOf(talliesOf(all))
           const over = (value: (tenth: (typeof tenths)[number]) => number): number =>
             tenths.reduce((sum, one) => sum + one.predictions * value(one), 0) / all.length
           const reliability = over(({ said, came }) => (said - came) ** 2)
@@ -79,12 +87,27 @@ describe('reliability', () => {
     )
   })
 
+  it('is the same from the sums of parts as from all at once', () => {
+    fc.assert(
+      fc.property(judged, judged, (some, others) => {
+        const inParts = reliabilityOf([...talliesOf(some), ...talliesOf(others)])
+        const whole = reliabilityOf(talliesOf([...some, ...others]))
+        expect(inParts.brier).toBeCloseTo(whole.brier, 12)
+        expect(inParts.tenths.map(({ from, predictions, came }) => [from, predictions, came])).toEqual(
+          whole.tenths.map(({ from, predictions, came }) => [from, predictions, came]),
+        )
+      }),
+    )
+  })
+
   it('says when there are too few to say much, and when all came out alike', () => {
     expect(reliabilityInWords(reliabilityOf([]))).toBe('No first ask has been predicted yet.')
-    const alike = reliabilityOf(times(3, () => ({ chance: 0.9, light: true })))
+    const alike = reliabilityOf(talliesOf(times(3, () => ({ chance: 0.9, light: true }))))
     expect(alike.better).toBeNull()
     expect(reliabilityInWords(alike)).toMatch(/All came out alike.*Only 3 so far/)
-    const many = reliabilityOf(times(100, (i) => ({ chance: i % 2 ? 0.9 : 0.1, light: i % 2 === 1 })))
+    const many = reliabilityOf(
+      talliesOf(times(100, (i) => ({ chance: i % 2 ? 0.9 : 0.1, light: i % 2 === 1 }))),
+    )
     expect(reliabilityInWords(many)).toBe(
       'Of 100 first asks 50 % were light. Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250).',
     )
@@ -119,6 +142,71 @@ describe('the spread of a share', () => {
   })
 
   it('of nothing is everything', () => expect(wilson(0, 0)).toEqual({ low: 0, high: 1 }))
+})
+
+describe('the difference of two shares', () => {
+  // Newcombe 1998 (Interval estimation for the difference between independent proportions), table II, method 10; the
+  // figures are from memory.
+  it.each([
+    [56, 70, 48, 80, 0.0524, 0.3339],
+    [9, 10, 3, 10, 0.1705, 0.809],
+    [6, 7, 2, 7, 0.0582, 0.8062],
+    [0, 10, 0, 20, -0.1611, 0.2775],
+  ])('of %i in %i and %i in %i has the published spread', (hitsA, a, hitsB, b, low, high) => {
+    const spread = differenceSpread({ hits: hitsA, n: a }, { hits: hitsB, n: b })
+    expect(spread.low).toBeCloseTo(low, 4)
+    expect(spread.high).toBeCloseTo(high, 4)
+  })
+
+  it('holds the difference seen, and turned about it is the same', () => {
+    const share = fc
+      .integer({ min: 1, max: 80 })
+      .chain((n) => fc.record({ n: fc.constant(n), hits: fc.nat(n) }))
+    fc.assert(
+      fc.property(share, share, (a, b) => {
+        const [there, back] = [differenceSpread(a, b), differenceSpread(b, a)]
+        const seen = a.hits / a.n - b.hits / b.n
+        expect(there.low).toBeLessThanOrEqual(seen + 1e-9)
+        expect(there.high).toBeGreaterThanOrEqual(seen - 1e-9)
+        expect(there.low).toBeCloseTo(-back.high, 12)
+      }),
+    )
+  })
+})
+
+describe('what was different', () => {
+  const group = (value: string, sessions: number, light: number, asks: number): Group => ({
+    value,
+    sessions,
+    light,
+    asks,
+    said: asks * 0.7,
+  })
+
+  it('is each value against all others, with counts and a spread, and never more than that', () => {
+    const [wind, fair] = differencesOf([
+      group('wind', 4, 10, 20),
+      group('fair', 9, 54, 60),
+      group('heat', 0, 0, 0),
+    ])
+    expect(wind!.against).toMatchObject({ asks: 60, sessions: 9, share: 0.9 })
+    expect(wind!.against!.by).toBeCloseTo(-0.4, 12)
+    expect(differenceInWords(wind!)).toMatch(
+      /^10 of 20 first asks light \(30 % to 70 %\), in 4 sessions; -40 points against 90 % of 60 otherwise/,
+    )
+    expect(differenceInWords(wind!)).not.toMatch(/because|cause|makes/)
+    expect(fair!.expected).toBeCloseTo(0.7, 12)
+  })
+
+  it('is not told from too few sessions, and may be nothing', () => {
+    const [few] = differencesOf([group('wind', ENOUGH_SESSIONS - 1, 3, 9), group('fair', 9, 8, 9)])
+    expect(few!.against).toBeNull()
+    expect(differenceInWords(few!)).toMatch(/Too few sessions to compare/)
+    const [slight] = differencesOf([group('wind', 3, 7, 9), group('fair', 3, 8, 9)])
+    expect(differenceInWords(slight!)).toMatch(/it may be nothing/)
+    const [only] = differencesOf([group('fair', 9, 8, 9)])
+    expect(only!.against).toBeNull()
+  })
 })
 
 describe('the learning speed of a horse', () => {

@@ -1,4 +1,4 @@
-import { isLight, type Day, type Side } from '../answer'
+import { isLight, isTight, type Day, type Side } from '../answer'
 import { coldChances, freshBelief, restedTo, type Model } from '../belief'
 import { rungAt, sidesAnswered, stepOf, type Program } from '../program'
 import {
@@ -18,10 +18,9 @@ export interface Prediction {
   readonly day: Day
   readonly chance: number
   readonly light: boolean
+  /** `null` where no calm was noted. */
+  readonly tight: boolean | null
 }
-
-/** An answer with whatever else the caller wants to tell predictions apart by. */
-type Told<T> = TrackedAnswer & T
 
 const chanceBefore = (
   model: Model,
@@ -39,30 +38,47 @@ const chanceBefore = (
 }
 
 /**
- * The prediction before every first ask of a day, by-chance and recalled ones too, from a horse's whole history,
- * oldest first; each with the answer it was made for.
+ * What an answer puts to the test: the prediction of each track that it is the day's first of, by-chance and recalled
+ * ones too. `records` must not know of it yet.
  */
-export const predictionsOf = <T>(
+export const predictionsBefore = (
   model: Model,
   program: Program,
-  answers: readonly Told<T>[],
-): readonly (Prediction & { readonly answer: Told<T> })[] => {
+  records: Records,
+  answer: TrackedAnswer,
+): readonly Prediction[] => {
+  const step = stepOf(program, answer.step)
+  if (!step || answer.uncued) return []
+  return sidesAnswered(step, answer.side)
+    .filter((side) => records.get(trackKey(step.key, side))?.belief.lastDay !== answer.day)
+    .map((side) => ({
+      step: step.key,
+      side,
+      day: answer.day,
+      chance: chanceBefore(model, program, records, answer, side),
+      light: isLight(answer.grade),
+      tight: answer.calm === null ? null : isTight(answer.calm),
+    }))
+}
+
+/** A horse's tracks from its whole history, and every prediction on the way with the answer it was made for. */
+export interface Judged<T> {
+  readonly records: ReadonlyMap<TrackKey, TrackRecord>
+  readonly predictions: readonly (Prediction & { readonly answer: T })[]
+}
+
+/** Works a horse's history out, oldest answer first, and predicts each first ask of a day before it is known. */
+export const replayPredicting = <T extends TrackedAnswer>(
+  model: Model,
+  program: Program,
+  answers: readonly T[],
+): Judged<T> => {
   const records = new Map<TrackKey, TrackRecord>()
-  const predictions: (Prediction & { readonly answer: Told<T> })[] = []
+  const predictions: (Prediction & { readonly answer: T })[] = []
   for (const answer of answers) {
-    const step = stepOf(program, answer.step)
-    if (!step || answer.uncued) continue
-    for (const side of sidesAnswered(step, answer.side))
-      if (records.get(trackKey(step.key, side))?.belief.lastDay !== answer.day)
-        predictions.push({
-          step: step.key,
-          side,
-          day: answer.day,
-          chance: chanceBefore(model, program, records, answer, side),
-          light: isLight(answer.grade),
-          answer,
-        })
+    for (const prediction of predictionsBefore(model, program, records, answer))
+      predictions.push({ ...prediction, answer })
     recordsWith(model, program, records, answer)
   }
-  return predictions
+  return { records, predictions }
 }

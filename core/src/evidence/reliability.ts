@@ -3,6 +3,38 @@ import type { Prediction } from './predictions'
 
 type Judged = Pick<Prediction, 'chance' | 'light'>
 
+/** Predictions of one tenth summed up, so that those of many horses can be added without being read again. */
+export interface TenthTally {
+  /** 0 for chances below 0.1, up to 9. */
+  readonly tenth: number
+  readonly predictions: number
+  /** Sum of the chances that were predicted. */
+  readonly said: number
+  /** How many came light. */
+  readonly light: number
+  /** Sum of the squared errors. */
+  readonly squared: number
+}
+
+/** The tenth a chance lies in. */
+const tenthOf = ({ chance }: Judged): number => Math.min(9, Math.floor(chance * 10))
+
+const sumOf = <T>(items: readonly T[], value: (item: T) => number): number =>
+  items.reduce((sum, item) => sum + value(item), 0)
+
+/** Predictions summed up by their tenths. */
+export const talliesOf = (all: readonly Judged[]): readonly TenthTally[] =>
+  Array.from({ length: 10 }, (_, tenth) => {
+    const own = all.filter((one) => tenthOf(one) === tenth)
+    return {
+      tenth,
+      predictions: own.length,
+      said: sumOf(own, ({ chance }) => chance),
+      light: sumOf(own, ({ light }) => Number(light)),
+      squared: sumOf(own, ({ chance, light }) => (chance - Number(light)) ** 2),
+    }
+  }).filter(({ predictions }) => predictions > 0)
+
 /** Predictions of one tenth, and what came of them. */
 export interface Tenth {
   readonly from: number
@@ -30,33 +62,31 @@ export interface Reliability {
 /** Fewer than this say little. */
 export const ENOUGH_PREDICTIONS = 50
 
-const mean = (values: readonly number[]): number =>
-  values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length
-
-const tenthOf = ({ chance }: Judged): number => Math.min(9, Math.floor(chance * 10))
-
 /** How predictions compare with what came: in tenths, and as a Brier score against the base rate. */
-export const reliabilityOf = (all: readonly Judged[]): Reliability => {
-  const baseRate = mean(all.map(({ light }) => Number(light)))
-  const brier = mean(all.map(({ chance, light }) => (chance - Number(light)) ** 2))
+export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
+  const predictions = sumOf(tallies, (tally) => tally.predictions)
+  const mean = (sum: number): number => (predictions === 0 ? 0 : sum / predictions)
+  const baseRate = mean(sumOf(tallies, ({ light }) => light))
+  const brier = mean(sumOf(tallies, ({ squared }) => squared))
   const brierOfBaseRate = baseRate * (1 - baseRate)
-  const tenths = Array.from({ length: 10 }, (_, i) => all.filter((one) => tenthOf(one) === i)).flatMap(
-    (inTenth, i): Tenth[] => {
-      if (inTenth.length === 0) return []
-      const hits = inTenth.filter(({ light }) => light).length
-      return [
-        {
-          from: i / 10,
-          predictions: inTenth.length,
-          said: mean(inTenth.map(({ chance }) => chance)),
-          came: hits / inTenth.length,
-          spread: wilson(hits, inTenth.length),
-        },
-      ]
-    },
-  )
+  const tenths = Array.from({ length: 10 }, (_, tenth) =>
+    tallies.filter((tally) => tally.tenth === tenth),
+  ).flatMap((own, tenth): Tenth[] => {
+    const n = sumOf(own, (tally) => tally.predictions)
+    if (n === 0) return []
+    const light = sumOf(own, (tally) => tally.light)
+    return [
+      {
+        from: tenth / 10,
+        predictions: n,
+        said: sumOf(own, ({ said }) => said) / n,
+        came: light / n,
+        spread: wilson(light, n),
+      },
+    ]
+  })
   return {
-    predictions: all.length,
+    predictions,
     tenths,
     brier,
     brierOfBaseRate,

@@ -140,3 +140,22 @@ export const dropWorkDays = (client: Client, horseId: string) =>
 /** Keeps the table small: views of days gone by are made again if anybody asks. */
 export const dropOldDayViews = (client: Client, horseId: string, before: string) =>
   run(client, sql`delete from track_day where horse_id = ${horseId} and day < ${before}`)
+
+export interface CountedTrack {
+  readonly horseId: string
+  readonly step: string
+  readonly side: Side
+  readonly tally: Tally
+  /** The first day it was asked. */
+  readonly firstDay: string
+}
+
+/** What was counted of every track of the yard. */
+export const countedTracks = (client: Client) =>
+  rows<CountedTrack>(
+    client,
+    sql`select t.horse_id as "horseId", t.step, t.side, t.tally,
+               coalesce(p.first_day, t.last_day) as "firstDay"
+        from track t left join (select horse_id, step, side, min(day) as first_day from prediction group by 1, 2, 3) p
+          on p.horse_id = t.horse_id and p.step = t.step and p.side = t.side`,
+  )

@@ -5,6 +5,7 @@ import type { Router } from 'express'
 import { answersOfStep, answersPerDay, evidenceOf, lastSpots, workedRows } from '../data/answers'
 import { overrulesOn } from '../data/care'
 import { allHorses } from '../data/horses'
+import { circumstancesOf } from '../data/sessions'
 import { carryOf } from '../records/carry'
 import { factsOf, judgedTracks, programOf, workDaysOf } from '../records/judged'
 import { todayIn, type Yard } from '../records/yard'
@@ -87,7 +88,11 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
 
   serve(router, deps, routes.evidence, async (yard, { params, query }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
-    return { day: todayIn(yard), answers: await evidenceOf(yard.client, horse.id, query.steps) }
+    return {
+      day: todayIn(yard),
+      answers: await evidenceOf(yard.client, horse.id, query.steps),
+      sessions: await circumstancesOf(yard.client, horse.id),
+    }
   })
 
   serve(router, deps, routes.stepAnswers, async (yard, { params, query }) => {

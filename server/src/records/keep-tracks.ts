@@ -1,8 +1,8 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { predictionsBefore, replayPredicting } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
 import {
   recordsWith,
-  replayHorse,
   trackKey,
   type TrackedAnswer,
   type TrackKey,
@@ -10,10 +10,12 @@ import {
 } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
+import { deletePredictions, savePredictions, type PredictionToKeep } from '../data/predictions'
 import { allTracks, deleteTracks, dropDayViews, dropWorkDays, saveTracks } from '../data/tracks'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
+  readonly id: string
   readonly at: Date
   readonly seq: number
 }
@@ -55,10 +57,17 @@ export const rebuildTracks = async (
 ): Promise<void> => {
   const affected = fedBy(program, steps)
   const answers = await evidence(yard.client, horseId, [...feeding(program, affected)], null)
-  const records = replayHorse(STANDARD_MODEL, program, answers)
+  const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
   const own = new Map([...records].filter(([key]) => affected.has(key.split('/')[0]!)))
   await deleteTracks(yard.client, horseId, [...affected])
   await saveTracks(yard.client, yard.yardId, horseId, own)
+  await deletePredictions(yard.client, horseId, [...affected])
+  await savePredictions(
+    yard.client,
+    yard.yardId,
+    horseId,
+    predictions.filter(({ step }) => affected.has(step)),
+  )
 }
 
 const append = async (
@@ -69,13 +78,17 @@ const append = async (
 ): Promise<void> => {
   const records = await allTracks(yard.client, horseId)
   const touched = new Map<TrackKey, TrackRecord>()
+  const predictions: PredictionToKeep[] = []
   for (const answer of answers) {
+    for (const prediction of predictionsBefore(STANDARD_MODEL, program, records, answer))
+      predictions.push({ ...prediction, answer })
     recordsWith(STANDARD_MODEL, program, records, answer)
     const key = trackKey(answer.step, answer.side)
     const record = records.get(key)
     if (record) touched.set(key, record)
   }
   await saveTracks(yard.client, yard.yardId, horseId, touched)
+  await savePredictions(yard.client, yard.yardId, horseId, predictions)
 }
 
 /**

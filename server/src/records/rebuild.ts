@@ -3,6 +3,7 @@ import type { TrackKey, TrackRecord } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { allHorses, lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
+import { replacePredictions } from '../data/predictions'
 import { allTracks, deleteTracks, dropAllDayViews, saveTracks } from '../data/tracks'
 import type { Replays } from '../threads'
 import type { Yard } from './yard'
@@ -53,9 +54,10 @@ const rebuildHorse = async (yard: Yard, replays: Replays, horse: Horse): Promise
   const program = (await programById(yard.client, horse.programId))!.document
   const steps = program.steps.map(({ key }) => key)
   const answers = await evidence(yard.client, horse.id, steps, null)
-  const made = await replays.replay({ program, answers })
+  const { records: made, predictions } = await replays.replay({ program, answers })
   const stored = await allTracks(yard.client, horse.id)
   const tracks = differing(stored, made)
+  await replacePredictions(yard.client, yard.yardId, horse.id, predictions)
   if (tracks.length > 0) {
     await deleteTracks(yard.client, horse.id, [
       ...new Set([...stored.keys()].map((key) => key.split('/')[0]!)),

@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid'
 import { evidence } from '../data/answers'
 import { allHorses, lockHorse, updateProgram } from '../data/horses'
 import { allPrograms, insertProgram, newestProgram } from '../data/programs'
+import { replacePredictions } from '../data/predictions'
 import { dropAllDayViews } from '../data/tracks'
 import { judgedTracks, programOf } from './judged'
 import { rebuildTracks } from './keep-tracks'
@@ -37,6 +38,8 @@ export const moveToProgram = async (
 
 /** Every track of a horse worked out again by a program it has just come under. */
 export const judgeAnew = async (yard: Yard, horse: Horse, document: Program): Promise<void> => {
+  // What was predicted of steps that left the program is gone with them.
+  await replacePredictions(yard.client, yard.yardId, horse.id, [])
   await rebuildTracks(yard, horse.id, document, new Set(document.steps.map(({ key }) => key)))
   await dropAllDayViews(yard.client, horse.id)
 }

@@ -1,13 +1,12 @@
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
-import type { TrackKey, TrackRecord } from '@still-pine/core/readiness'
-import replay, { type History } from './replay'
+import replay, { type History, type Replayed } from './replay'
 
 /** Works tracks out from histories; what it takes and gives are plain values. */
 export interface Replays {
   /** How many at once are worth asking for. */
   readonly atOnce: number
-  readonly replay: (history: History) => Promise<ReadonlyMap<TrackKey, TrackRecord>>
+  readonly replay: (history: History) => Promise<Replayed>
   readonly end: () => Promise<void>
 }
 
@@ -23,7 +22,7 @@ export const replaysOnThreads = (file: string, threads = Math.min(4, availablePa
   const pool = new Piscina({ filename: file, minThreads: 0, maxThreads: threads, idleTimeout: 10_000 })
   return {
     atOnce: threads,
-    replay: (history) => pool.run(history) as Promise<ReadonlyMap<TrackKey, TrackRecord>>,
+    replay: (history) => pool.run(history) as Promise<Replayed>,
     end: () => pool.destroy(),
   }
 }

@@ -1,0 +1,88 @@
+import { wilson, type Interval } from './interval'
+
+/** Shares seen under one circumstance. */
+export interface Group {
+  readonly value: string
+  readonly sessions: number
+  /** First asks of a day, and how many of them were light. */
+  readonly asks: number
+  readonly light: number
+  /** Sum of the chances predicted before them: other steps were asked there. */
+  readonly said: number
+}
+
+/**
+ * The 95 % interval of the difference of two shares, `a` less `b`, from their Wilson intervals (Newcombe 1998, method
+ * 10).
+ */
+export const differenceSpread = (
+  a: { readonly hits: number; readonly n: number },
+  b: { readonly hits: number; readonly n: number },
+): Interval => {
+  if (a.n === 0 || b.n === 0) return { low: -1, high: 1 }
+  const [p, q] = [a.hits / a.n, b.hits / b.n]
+  const [ofA, ofB] = [wilson(a.hits, a.n), wilson(b.hits, b.n)]
+  return {
+    low: p - q - Math.hypot(p - ofA.low, ofB.high - q),
+    high: p - q + Math.hypot(ofA.high - p, q - ofB.low),
+  }
+}
+
+/** One value of a circumstance against all others that were noted of it. */
+export interface Difference extends Group {
+  readonly share: number
+  readonly spread: Interval
+  /** Mean of what was predicted there. */
+  readonly expected: number
+  /** Against the others; `null` where either has too few sessions to compare. */
+  readonly against: {
+    readonly asks: number
+    readonly sessions: number
+    readonly share: number
+    readonly by: number
+    readonly spread: Interval
+  } | null
+}
+
+/** Answers of one session are alike: fewer sessions than this are no comparison. */
+export const ENOUGH_SESSIONS = 3
+
+/** How each value of one circumstance did, beside all the others noted of it. Never a cause: other things differed too. */
+export const differencesOf = (groups: readonly Group[]): readonly Difference[] =>
+  groups
+    .filter(({ asks }) => asks > 0)
+    .map((group) => {
+      const rest = groups.filter((other) => other !== group)
+      const asks = rest.reduce((sum, other) => sum + other.asks, 0)
+      const light = rest.reduce((sum, other) => sum + other.light, 0)
+      const sessions = rest.reduce((sum, other) => sum + other.sessions, 0)
+      const share = group.light / group.asks
+      return {
+        ...group,
+        share,
+        spread: wilson(group.light, group.asks),
+        expected: group.said / group.asks,
+        against:
+          asks === 0 || group.sessions < ENOUGH_SESSIONS || sessions < ENOUGH_SESSIONS
+            ? null
+            : {
+                asks,
+                sessions,
+                share: light / asks,
+                by: share - light / asks,
+                spread: differenceSpread({ hits: group.light, n: group.asks }, { hits: light, n: asks }),
+              },
+      }
+    })
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+const points = (share: number): string => `${share > 0 ? '+' : ''}${Math.round(share * 100)}`
+
+/** What a comparison says: shares, counts, the spread, and whether it could be nothing. */
+export const differenceInWords = ({ sessions, asks, light, spread, against }: Difference): string => {
+  const seen = `${light} of ${asks} first asks light (${percent(spread.low)} to ${percent(spread.high)}), in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}`
+  if (!against) return `${seen}. Too few sessions to compare: three on either side are wanted.`
+  const couldBeNothing = against.spread.low <= 0 && against.spread.high >= 0
+  const by = `${points(against.by)} points against ${percent(against.share)} of ${against.asks} otherwise (${points(against.spread.low)} to ${points(against.spread.high)})`
+  return `${seen}; ${by}${couldBeNothing ? ': it may be nothing' : ''}.`
+}

@@ -1,0 +1,233 @@
+import type {
+  Horse,
+  Judging,
+  Line,
+  ReplyOf,
+  Session,
+  SessionChanges,
+  YardReading,
+} from '@still-pine/contract'
+import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
+import { reliabilityOf, replayPredicting, talliesOf } from '@still-pine/core/evidence'
+import { FEET_FIRST } from '@still-pine/core/program'
+import fc from 'fast-check'
+import { v7 as uuid } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { addHorse, answerItem, sendBatch, sessionItem, TestClock, voidItem } from './making'
+import { startYard, type Running, type Visitor } from './running'
+
+const clock = new TestClock('2026-05-14T09:00:00Z')
+let yard: Running & { starter: Visitor }
+beforeAll(async () => {
+  yard = await startYard({ now: clock.now })
+})
+afterAll(() => yard.stop())
+
+const send = (items: readonly unknown[]) => sendBatch(yard.starter, items, clock.iso)
+const judging = async (horseId?: string): Promise<Judging> =>
+  (await yard.starter.get<Judging>(`/judging${horseId ? `?horseId=${horseId}` : ''}`)).body
+const reading = async (): Promise<YardReading> => (await yard.starter.get<YardReading>('/reading')).body
+
+/** A session of one day, begun at seven, with an answer a minute. */
+const dayOf = (
+  horseId: string,
+  day: string,
+  answers: readonly Record<string, unknown>[],
+  session: Record<string, unknown> = {},
+) => {
+  const opened = sessionItem(horseId, `${day}T07:00:00Z`)
+  return [
+    { ...opened, session: { ...opened.session, ...session } },
+    ...answers.map((change, n) =>
+      answerItem(horseId, opened.session.id, `${day}T07:${String(n + 1).padStart(2, '0')}:00Z`, change),
+    ),
+  ] as const
+}
+
+const WINDY = { ...NOTHING_NOTED, weather: 'wind', kit: 'Rope  halter' } as const
+
+describe('predictions', () => {
+  const log = fc.array(
+    fc.record({
+      step: fc.constantFrom('settle-in-pen', 'foot-front', 'foot-hind'),
+      side: fc.constantFrom('left' as const, 'right' as const),
+      grade: fc.integer({ min: 0, max: 4 }),
+      calm: fc.constantFrom(null, 0, 2),
+      minute: fc.integer({ min: 0, max: 60 * 24 * 6 }),
+      uncued: fc.boolean(),
+      voided: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 12 },
+  )
+
+  it('kept with answers that come late or are taken back are those of core over what stands', async () => {
+    await fc.assert(
+      fc.asyncProperty(log, async (answers) => {
+        const horse = await addHorse(yard.starter)
+        const session = sessionItem(horse, '2026-05-07T06:00:00Z')
+        const start = Date.parse('2026-05-07T06:00:00Z')
+        const items = answers.map(({ minute, step, side, voided, ...one }, i) => ({
+          voided,
+          item: answerItem(horse, session.session.id, new Date(start + minute * 60_000 + i).toISOString(), {
+            ...one,
+            step,
+            side: step.startsWith('foot') ? side : 'none',
+            rung: 1 + (i % 3),
+          }),
+        }))
+        await send([session])
+        for (const { item } of items) await send([item])
+        const voids = items.filter(({ voided }) => voided)
+        if (voids.length > 0) await send(voids.map(({ item }) => voidItem(item.answer.id, clock.iso)))
+        const { body } = await yard.starter.get<ReplyOf<'evidence'>>(`/horses/${horse}/evidence`)
+        const expected = reliabilityOf(
+          talliesOf(replayPredicting(STANDARD_MODEL, FEET_FIRST, body.answers).predictions),
+        )
+        const kept = reliabilityOf((await judging(horse)).groups.flatMap(({ tallies }) => tallies))
+        expect(kept.predictions).toBe(expected.predictions)
+        expect(kept.brier).toBeCloseTo(expected.brier, 10)
+        expect(kept.baseRate).toBeCloseTo(expected.baseRate, 10)
+      }),
+      { numRuns: 10 },
+    )
+  })
+
+  it('are told by school, stage and handler, over one horse or the yard', async () => {
+    const horse = await addHorse(yard.starter)
+    await send(
+      dayOf(horse, '2026-05-10', [
+        { rung: 1 },
+        { rung: 1 },
+        { step: 'foot-front', side: 'left', rung: 1, grade: 3 },
+        { step: 'foot-front', side: 'right', rung: 1 },
+      ]),
+    )
+    const own = await judging(horse)
+    expect(own.groups.map(({ schoolName, stage, personName }) => [schoolName, stage, personName])).toEqual([
+      ['Feet First', 2, expect.any(String)],
+      ['Feet First', 1, expect.any(String)],
+    ])
+    expect(own.groups.map(({ tallies }) => tallies.reduce((n, t) => n + t.predictions, 0))).toEqual([2, 1])
+    const all = reliabilityOf((await judging()).groups.flatMap(({ tallies }) => tallies))
+    expect(all.predictions).toBeGreaterThanOrEqual(3)
+  })
+
+  it('are made anew by the school a horse goes to', async () => {
+    const other = await addHorse(yard.starter, { school: 'stand-first' })
+    const { body: elsewhere } = await yard.starter.get<Horse>(`/horses/${other}`)
+    const horse = await addHorse(yard.starter)
+    await send(dayOf(horse, '2026-05-10', [{ rung: 1 }, { step: 'face-up', rung: 1 }]))
+    const { body: before } = await yard.starter.get<Horse>(`/horses/${horse}`)
+    const moved = await yard.starter.put(`/horses/${horse}/program`, {
+      programId: elsewhere.programId,
+      version: before.version,
+    })
+    expect(moved.status).toBe(200)
+    const told = (await judging(horse)).groups
+    expect(told.map(({ schoolName }) => schoolName)).toEqual(['Stand First'])
+    expect(told.flatMap(({ tallies }) => tallies).reduce((n, t) => n + t.predictions, 0)).toBe(2)
+  })
+})
+
+describe('how a session was', () => {
+  it('is kept with it, may be said again later, and tells its first asks apart', async () => {
+    const horse = await addHorse(yard.starter)
+    const windy = dayOf(horse, '2026-05-09', [{ rung: 1, grade: 3 }], { circumstances: WINDY })
+    const fair = dayOf(horse, '2026-05-11', [{ rung: 1 }])
+    await send([...windy, ...fair])
+    const said = {
+      do: 'circumstances',
+      id: uuid(),
+      sessionId: fair[0].session.id,
+      circumstances: { ...NOTHING_NOTED, weather: 'fair', kit: 'rope halter' },
+      at: clock.iso,
+    }
+    const reply = await send([said])
+    expect(reply.body.items).toEqual([{ id: said.id, status: 'kept' }])
+    const { circumstances } = await judging(horse)
+    expect(
+      circumstances.map(({ kind, value, sessions, asks, light }) => [kind, value, sessions, asks, light]),
+    ).toEqual([
+      ['kit', 'rope halter', 2, 2, 1],
+      ['weather', 'fair', 1, 1, 1],
+      ['weather', 'wind', 1, 1, 0],
+    ])
+    const { body } = await yard.starter.get<ReplyOf<'evidence'>>(
+      `/horses/${horse}/evidence?steps=settle-in-pen`,
+    )
+    expect(body.sessions.map(({ circumstances: c }) => c.weather)).toEqual(['wind', 'fair'])
+  })
+
+  it('is refused for a session that is not known, and where it says what nobody can say', async () => {
+    const unknown = {
+      do: 'circumstances',
+      id: uuid(),
+      sessionId: uuid(),
+      circumstances: WINDY,
+      at: clock.iso,
+    }
+    const odd = { ...unknown, id: uuid(), circumstances: { ...WINDY, weather: 'hail' } }
+    const { body } = await send([unknown, odd])
+    expect(body.items.map(({ status, path }) => [status, path])).toEqual([
+      ['refused', 'sessionId'],
+      ['refused', 'circumstances.weather'],
+    ])
+  })
+
+  it('is nothing for a session of a device that does not know of it yet', async () => {
+    const horse = await addHorse(yard.starter)
+    const [session, answer] = dayOf(horse, '2026-05-09', [{ rung: 1 }])
+    await send([session, answer])
+    const { body } = await yard.starter.get<{ session: Session }>(`/sessions/${session.session.id}`)
+    expect(body.session).toMatchObject({ circumstances: NOTHING_NOTED, promised: null })
+  })
+})
+
+describe('what a session set out to do', () => {
+  it('is what it is held against in the evening', async () => {
+    const horse = await addHorse(yard.starter)
+    const promised = [
+      { step: 'settle-in-pen', side: 'none', asks: 3 },
+      { step: 'foot-front', side: 'left', asks: 2 },
+    ]
+    const items = dayOf(horse, '2026-05-13', [{ rung: 1 }], { promised })
+    await send(items)
+    const { body } = await yard.starter.get<SessionChanges>(`/sessions/${items[0].session.id}/changes`)
+    expect(body.leftOut).toEqual([expect.stringMatching(/, left: not asked$/)])
+  })
+})
+
+describe('the yard read', () => {
+  it('tells every horse’s nearest gate, what holds it and since when', async () => {
+    const horse = await addHorse(yard.starter, { name: 'Knot' })
+    await send(dayOf(horse, '2026-05-10', [{ step: 'first-touch', side: 'left', rung: 1, grade: 3 }]))
+    const own = (await reading()).horses.find(({ horseId }) => horseId === horse)!
+    expect(own).toMatchObject({ horseName: 'Knot', nearest: { gate: 'halter', verdict: 'not-yet' } })
+    const { body: line } = await yard.starter.get<Line>(`/horses/${horse}/line`)
+    const gate = line.gates.find(({ gate }) => gate === 'halter')!
+    expect(own.nearest!.heldBy).toHaveLength(gate.tracks.filter(({ holds }) => !holds).length)
+    expect(own.nearest!.heldBy).toContainEqual(
+      expect.objectContaining({ step: 'first-touch', side: 'left', state: 'started', since: '2026-05-10' }),
+    )
+  })
+
+  it('names a step that two horses are weak on, with who asked it and how it came', async () => {
+    for (const name of ['Dunlin', 'Godwit']) {
+      const horse = await addHorse(yard.starter, { name })
+      for (const day of ['2026-05-08', '2026-05-10', '2026-05-12'])
+        await send(
+          dayOf(
+            horse,
+            day,
+            Array.from({ length: 4 }, () => ({ step: 'step-back', rung: 2, grade: 3 })),
+          ),
+        )
+    }
+    const gap = (await reading()).gaps.find(({ step }) => step === 'step-back')!
+    expect(gap.weak).toEqual(expect.arrayContaining(['Dunlin', 'Godwit']))
+    const asks = gap.handlers.reduce((sum, handler) => sum + handler.asks, 0)
+    expect(asks).toBeGreaterThanOrEqual(6)
+    expect(gap.handlers.every(({ light, asks: all }) => light <= all)).toBe(true)
+  })
+})
