@@ -29,6 +29,9 @@ const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Bittern}/recheck`,
   `/horses/${id.Bittern}/blocks`,
   `/horses/${id.Whin}/arrival`,
+  `/horses/${id.Sedge}/reading`,
+  '/yard/reading',
+  '/yard/judging',
 ]
 
 const settle = async (page: Page): Promise<void> => {

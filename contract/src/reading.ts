@@ -61,7 +61,14 @@ const IntervalSchema = z.object({ low: z.number(), high: z.number() }) satisfies
 /** Every horse's nearest gate, and the steps that several horses are weak on. */
 export const YardReading = z.object({
   day: Day,
-  horses: z.array(z.object({ horseId: Id, horseName: z.string(), nearest: NearestGateSchema.nullable() })),
+  horses: z.array(
+    z.object({
+      horseId: Id,
+      horseName: z.string(),
+      programId: Id,
+      nearest: NearestGateSchema.nullable(),
+    }),
+  ),
   gaps: z.array(
     z.object({
       step: z.string(),

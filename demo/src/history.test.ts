@@ -1,7 +1,8 @@
 import { daysBetween, gradeFromPace } from '@still-pine/core/answer'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import { describe, expect, it } from 'vitest'
-import { historyOf, seededDraw } from './history'
+import { seededDraw } from './draw'
+import { historyOf } from './history'
 import { demoHorses } from './scenario'
 
 const TODAY = '2026-05-14'

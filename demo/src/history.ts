@@ -9,23 +9,16 @@ import {
   workDays,
   workThrough,
   type DayOfWork,
-  type Draw,
   type LoggedAnswer,
 } from '@still-pine/core/herd'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { recordsWith, viewsOf, type Facts, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { seededDraw } from './draw'
 import type { DemoHorse } from './scenario'
 
 export interface DemoSession {
   readonly day: Day
   readonly answers: readonly LoggedAnswer[]
-}
-
-/** Draws from [0, 1) with a fixed seed: the same yard every time. */
-export const seededDraw = (seed: number): Draw => {
-  const generator = xoroshiro128plus(seed)
-  return () => (generator.next() >>> 0) / 2 ** 32
 }
 
 /** What was known and confirmed at the pen on a day of the made-up past. */

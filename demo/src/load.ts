@@ -1,11 +1,15 @@
 import { randomBytes } from 'node:crypto'
-import type { About, BatchReply, Horse, Me, TodayRow } from '@still-pine/contract'
+import type { About, BatchReply, Horse, Me, PromisedAsk, TodayRow } from '@still-pine/contract'
+import type { Circumstances } from '@still-pine/core/circumstances'
 import { SCHOOLS, type Program } from '@still-pine/core/program'
 import { v7 } from 'uuid'
 import { Api } from './api'
 import { detailsFor } from './details'
-import { historyOf, seededDraw, type DemoSession } from './history'
-import { DEMO_PLACES, DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
+import { circumstancesOf } from './circumstances'
+import { seededDraw } from './draw'
+import { historyOf, type DemoSession } from './history'
+import { promisedBy } from './promised'
+import { DEMO_HELPER, DEMO_PLACES, DEMO_YARD, demoHorses, type DemoHorse } from './scenario'
 
 const MINUTE_MS = 60_000
 
@@ -33,6 +37,7 @@ const itemsOf = (
   order: number,
   makeId: (at: number) => string,
   program: Program,
+  told: { readonly circumstances: Circumstances; readonly promised: readonly PromisedAsk[] },
 ): SessionItems => {
   const start = startOf(session.day, order)
   const sessionId = makeId(start)
@@ -60,6 +65,7 @@ const itemsOf = (
           horseId,
           startedAt: new Date(start).toISOString(),
           place: DEMO_PLACES[0]!.name,
+          ...told,
         },
       },
       ...answers,
@@ -81,17 +87,59 @@ const inBatches = (sessions: readonly SessionItems[]): readonly (readonly object
     return batches
   }, [])
 
-const loadSessions = async (api: Api, sessions: readonly SessionItems[], me: Me): Promise<void> => {
+const send = async (api: Api, sessions: readonly SessionItems[], me: Me): Promise<void> => {
   for (const items of inBatches(sessions)) {
     const reply = await api.ask<BatchReply>('POST', '/answers/batch', { sentAt: me.now, items })
     const [refused] = refusals(reply)
     if (refused) throw new Error(`The demo yard was refused an answer: ${refused}`)
   }
-  for (const { sessionId } of sessions)
-    await api.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
 }
 
-const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Promise<void> => {
+/** The starter works most sessions, and the helper one in so many. */
+const HELPER_ONE_IN = 3
+
+const loadSessions = async (
+  { starter, helper }: Hands,
+  sessions: readonly SessionItems[],
+  me: Me,
+): Promise<void> => {
+  const isHelpers = (nth: number): boolean => nth % HELPER_ONE_IN === HELPER_ONE_IN - 1
+  await send(
+    starter,
+    sessions.filter((_, nth) => !isHelpers(nth)),
+    me,
+  )
+  await send(
+    helper,
+    sessions.filter((_, nth) => isHelpers(nth)),
+    me,
+  )
+  for (const { sessionId } of sessions)
+    await starter.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
+}
+
+/** Who is signed in for whom the yard is loaded. */
+interface Hands {
+  readonly starter: Api
+  readonly helper: Api
+}
+
+const HELPER_SEED = 13
+
+/** Brings the helper into the yard; a loading that was broken off gives them a new password. */
+const helperOf = async (starter: Api, address: string, me: Me): Promise<Api> => {
+  const password = randomBytes(18).toString('base64url')
+  await starter.ask('PUT', `/people/${idMaker(HELPER_SEED)(startOf(me.today, 0))}`, {
+    ...DEMO_HELPER,
+    password,
+  })
+  const helper = new Api(address)
+  await helper.ask('POST', '/sign-in', { email: DEMO_HELPER.email, password })
+  return helper
+}
+
+const loadHorse = async (hands: Hands, horse: DemoHorse, order: number, me: Me): Promise<void> => {
+  const api = hands.starter
   const makeId = idMaker(horse.seed)
   const horseId = makeId(startOf(horse.form.arrived, order))
   const kept = await api.ask<Horse>('PUT', `/horses/${horseId}`, {
@@ -100,10 +148,14 @@ const loadHorse = async (api: Api, horse: DemoHorse, order: number, me: Me): Pro
     version: 0,
   })
   const program = SCHOOLS.find(({ school }) => school === horse.school)!
-  const sessions = historyOf(horse, me.today, program).map((session) =>
-    itemsOf(horseId, session, order, makeId, program),
+  const history = historyOf(horse, me.today, program)
+  const sessions = history.map((session, nth) =>
+    itemsOf(horseId, session, order, makeId, program, {
+      circumstances: circumstancesOf(session.day, me.today, horse.seed),
+      promised: promisedBy(history, nth),
+    }),
   )
-  await loadSessions(api, sessions, me)
+  await loadSessions(hands, sessions, me)
   for (const check of horse.checks)
     await api.ask('PUT', `/horses/${horseId}/checks/${makeId(startOf(check.on, order))}`, check)
   for (const incident of horse.incidents)
@@ -132,5 +184,6 @@ export const loadDemo = async (address: string, say: (text: string) => void): Pr
   const makeId = idMaker(PLACES_SEED)
   for (const place of DEMO_PLACES)
     await api.ask('PUT', `/places/${makeId(startOf(me.today, 0))}`, { ...place, version: 0 })
-  for (const [order, horse] of horses.entries()) await loadHorse(api, horse, order, me)
+  const hands = { starter: api, helper: await helperOf(api, address, me) }
+  for (const [order, horse] of horses.entries()) await loadHorse(hands, horse, order, me)
 }

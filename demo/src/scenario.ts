@@ -37,6 +37,9 @@ export const DEMO_YARD = {
   email: 'starter@still-pine.example',
 } as const
 
+/** Who works some of the sessions. */
+export const DEMO_HELPER = { name: 'Orm Fjell', role: 'helper', email: 'helper@still-pine.example' } as const
+
 /** The pens and tracks of the yard; the first is where it works. */
 export const DEMO_PLACES: readonly Omit<BodyOf<'putPlace'>, 'version'>[] = [
   {

@@ -5,7 +5,7 @@ export const CIRCUMSTANCES = {
     values: { nobody: 'nobody', few: 'one to three', many: 'more than three' },
   },
   turnout: {
-    name: 'Before it',
+    name: 'Turnout',
     values: { company: 'turned out with others', alone: 'turned out alone', in: 'kept in' },
   },
   ground: { name: 'Place', values: { known: 'a place it knows', new: 'a new place' } },
@@ -53,7 +53,7 @@ export interface Circumstance {
 }
 
 /** Kits are told apart by their words, not by capitals and spaces. */
-const plainKit = (kit: string): string => kit.trim().replace(/\s+/g, ' ').toLowerCase()
+export const plainKit = (kit: string): string => kit.trim().replace(/\s+/g, ' ').toLowerCase()
 
 export const isSo = (circumstances: Circumstances, { kind, value }: Circumstance): boolean =>
   kind === 'kit' ? plainKit(circumstances.kit) === plainKit(value) : circumstances[kind] === value

@@ -1,3 +1,4 @@
+import { count } from '../answer'
 import { wilson, type Interval } from './interval'
 
 /** Shares seen under one circumstance. */
@@ -76,13 +77,23 @@ export const differencesOf = (groups: readonly Group[]): readonly Difference[] =
     })
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
-const points = (share: number): string => `${share > 0 ? '+' : ''}${Math.round(share * 100)}`
+
+const signed = (share: number): string => {
+  const points = Math.round(share * 100)
+  if (points === 0) return '0'
+  return points > 0 ? `+${points}` : `−${-points}`
+}
+
+const byWords = (by: number): string => {
+  const points = Math.round(Math.abs(by) * 100)
+  return points === 0 ? 'as' : `${count(points, 'point')} ${by > 0 ? 'more' : 'less'} than`
+}
 
 /** What a comparison says: shares, counts, the spread, and whether it could be nothing. */
 export const differenceInWords = ({ sessions, asks, light, spread, against }: Difference): string => {
-  const seen = `${light} of ${asks} first asks light (${percent(spread.low)} to ${percent(spread.high)}), in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}`
+  const seen = `${light} of ${count(asks, 'first ask')} light (${percent(spread.low)} to ${percent(spread.high)}), in ${count(sessions, 'session')}`
   if (!against) return `${seen}. Too few sessions to compare: three on either side are wanted.`
-  const couldBeNothing = against.spread.low <= 0 && against.spread.high >= 0
-  const by = `${points(against.by)} points against ${percent(against.share)} of ${against.asks} otherwise (${points(against.spread.low)} to ${points(against.spread.high)})`
-  return `${seen}; ${by}${couldBeNothing ? ': it may be nothing' : ''}.`
+  const { by, share, asks: others, spread: wide } = against
+  const couldBeNothing = wide.low <= 0 && wide.high >= 0
+  return `${seen}; ${byWords(by)} the ${percent(share)} of ${others} otherwise (${signed(wide.low)} to ${signed(wide.high)})${couldBeNothing ? ': it may be nothing' : ''}.`
 }

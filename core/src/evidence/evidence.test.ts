@@ -192,7 +192,7 @@ describe('what was different', () => {
     expect(wind!.against).toMatchObject({ asks: 60, sessions: 9, share: 0.9 })
     expect(wind!.against!.by).toBeCloseTo(-0.4, 12)
     expect(differenceInWords(wind!)).toMatch(
-      /^10 of 20 first asks light \(30 % to 70 %\), in 4 sessions; -40 points against 90 % of 60 otherwise/,
+      /^10 of 20 first asks light \(30 % to 70 %\), in 4 sessions; 40 points less than the 90 % of 60 otherwise \(−/,
     )
     expect(differenceInWords(wind!)).not.toMatch(/because|cause|makes/)
     expect(fair!.expected).toBeCloseTo(0.7, 12)

@@ -1,4 +1,6 @@
+export * from './by-circumstance'
 export * from './differences'
+export * from './gap-over'
 export * from './gaps'
 export * from './holding'
 export * from './interval'

@@ -5,6 +5,9 @@ import type { Side } from '../answer'
 import { STANDARD_MODEL as MODEL } from '../belief'
 import { FEET_FIRST, stepOf } from '../program'
 import { NO_FACTS, replayHorse, viewsOf, type TrackedAnswer, type Views } from '../readiness'
+import { NOTHING_NOTED } from '../circumstances'
+import { byCircumstance } from './by-circumstance'
+import { gapOver } from './gap-over'
 import { gapsOf } from './gaps'
 import { nearestGate, type Counted } from './holding'
 import { wilson } from './interval'
@@ -194,6 +197,50 @@ describe('what was promised and not done', () => {
 
   it('is nothing where nothing was promised', () => {
     expect(promisesNotDone([{ id: 'c', day: day(4), promised: null }], [])).toEqual([])
+  })
+})
+
+describe('the gap of the sides over the days', () => {
+  const moment = (n: number, chance: number) => ({
+    day: day(n),
+    when: 'evening' as const,
+    chance,
+    low: chance,
+    high: chance,
+    calmChance: 1,
+  })
+
+  it('goes on from the last that was known of either side, once both are', () => {
+    const gaps = gapOver([moment(0, 0.5), moment(4, 0.8)], [moment(2, 0.4), moment(9, 0.9)], day(6))
+    expect(gaps.map(({ day }) => day)).toEqual([day(2), day(4)])
+    expect(gaps[0]!.gap).toBeCloseTo(0.1, 12)
+    expect(gaps[1]!.gap).toBeCloseTo(0.4, 12)
+    expect(gapOver([moment(0, 0.5)], [], day(6))).toEqual([])
+  })
+})
+
+describe('first asks by circumstance', () => {
+  it('are summed up over the sessions it was noted of, a kit by its words', () => {
+    const asked = (sessionId: string, chance: number, light: boolean) => ({
+      chance,
+      light,
+      answer: { sessionId },
+    })
+    const session = (id: string, change: object) => ({ id, circumstances: { ...NOTHING_NOTED, ...change } })
+    const groups = byCircumstance(
+      [asked('a', 0.5, true), asked('a', 0.7, false), asked('b', 0.9, true), asked('c', 0.9, true)],
+      [
+        session('a', { weather: 'wind', kit: 'Rope halter' }),
+        session('b', { weather: 'fair', kit: 'rope  halter' }),
+        session('c', {}),
+        session('nothing asked', { weather: 'fair' }),
+      ],
+    )
+    expect(groups).toEqual([
+      { kind: 'kit', value: 'rope halter', sessions: 2, asks: 3, light: 2, said: 0.5 + 0.7 + 0.9 },
+      { kind: 'weather', value: 'fair', sessions: 1, asks: 1, light: 1, said: 0.9 },
+      { kind: 'weather', value: 'wind', sessions: 1, asks: 2, light: 1, said: 1.2 },
+    ])
   })
 })
 

@@ -21,6 +21,17 @@ export const temperOf = (
   return onceSolid ? 'dull' : 'learning'
 }
 
+/** What to do with a track in each corner (common practice, no source). */
+export const TEMPER_ADVICE: Record<Temper, string> = {
+  soft: 'Leave it good: go on to the next rung, another place, or moving.',
+  reactive:
+    'The same ask, smaller, and wait till it loosens before the next. Build nothing on it yet: tension that obeys comes out later, under a rider.',
+  worried:
+    'Make it smaller, further off, shorter. If it is new or on one side only, look for pain first: the vet before the next ask.',
+  learning: 'Stay at this rung. Short bursts, let go at the first try, and come back to it.',
+  dull: 'Ask less often, lighter first, and mean the second. Change the place and the order. Feet, teeth, saddle and weight looked at before more is asked.',
+}
+
 /** What each temper means, to be read beside the chance. */
 export const TEMPER_WORDS: Record<Temper, string> = {
   soft: 'answers, and easy in itself',

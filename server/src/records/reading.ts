@@ -109,6 +109,7 @@ export const readYard = async (yard: Yard): Promise<YardReading> => {
       return {
         horseId: one.horse.id,
         horseName: one.horse.name,
+        programId: one.horse.programId,
         nearest: nearest && { ...nearest, heldBy: [...nearest.heldBy] },
       }
     }),

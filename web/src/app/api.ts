@@ -186,6 +186,8 @@ export const api = createApi({
       // A whole history is heavy: it is let go once its page is left.
       keepUnusedDataFor: 0,
     }),
+    reading: build.query<ReplyOf<'reading'>, void>({ query: () => '/reading', providesTags: ['Today'] }),
+    judging: build.query<ReplyOf<'judging'>, void>({ query: () => '/judging', providesTags: ['Today'] }),
     sessions: build.query<{ sessions: Session[] }, { on?: string; horseId?: string }>({
       query: (params) => ({ url: '/sessions', params }),
       providesTags: ['Sessions'],
@@ -262,6 +264,8 @@ export const {
   useSchoolsQuery,
   useSpotsQuery,
   useEvidenceQuery,
+  useJudgingQuery,
+  useReadingQuery,
   useStepAnswersQuery,
   useTodayQuery,
   useWeekQuery,

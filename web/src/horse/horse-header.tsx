@@ -7,6 +7,7 @@ import { ageWords } from '../ui/words'
 const TABS = [
   ['', 'Line'],
   ['/steps', 'Steps'],
+  ['/reading', 'How it goes'],
   ['/from-above', 'From above'],
   ['/incidents', 'Checks and incidents'],
   ['/trouble', 'Trouble'],

@@ -1,8 +1,25 @@
-import type { EvidenceAnswer } from '@still-pine/contract'
+import type { EvidenceAnswer, EvidenceSession } from '@still-pine/contract'
+import { addDays, type Kind, type Side } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { timelineOf, type Moment } from '@still-pine/core/evidence'
-import { onLadders, sidesOf, stepOf, type Program } from '@still-pine/core/program'
-import type { Side } from '@still-pine/core/answer'
+import {
+  byCircumstance,
+  learningSpeed,
+  minutesByKind,
+  movedBetween,
+  promisesNotDone,
+  replayPredicting,
+  standsStill,
+  talliesOf,
+  timelineOf,
+  type CircumstanceGroup,
+  type LearningSpeed,
+  type Moment,
+  type Moved,
+  type NotDone,
+  type TenthTally,
+} from '@still-pine/core/evidence'
+import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
+import { replayHorse, viewsOf } from '@still-pine/core/readiness'
 import { expose } from 'comlink'
 
 export interface SideTimeline {
@@ -10,20 +27,73 @@ export interface SideTimeline {
   readonly moments: readonly Moment[]
 }
 
+/** A horse's whole history, as the server tells it. */
+export interface History {
+  readonly program: Program
+  readonly answers: readonly EvidenceAnswer[]
+  readonly sessions: readonly EvidenceSession[]
+  /** The day it is read on. */
+  readonly day: string
+}
+
+export interface StepReading {
+  readonly timelines: readonly SideTimeline[]
+  readonly circumstances: readonly CircumstanceGroup[]
+}
+
+export interface HorseReading {
+  readonly moved: readonly Moved[]
+  readonly still: readonly Moved[]
+  readonly notDone: readonly NotDone[]
+  readonly minutes: {
+    readonly week: Readonly<Record<Kind, number>>
+    readonly all: Readonly<Record<Kind, number>>
+  }
+  readonly tallies: readonly TenthTally[]
+  readonly circumstances: readonly CircumstanceGroup[]
+}
+
+const WEEK_DAYS = 7
+
 /** Reads evidence away from the page: a history of years takes its seconds. */
 const reading = {
-  timelines: (
-    program: Program,
-    answers: readonly EvidenceAnswer[],
-    step: string,
-    on: string,
-  ): readonly SideTimeline[] => {
-    const standing = onLadders(program, answers)
-    return sidesOf(stepOf(program, step)!).map((side) => ({
+  step: ({ program, answers, sessions, day }: History, step: string): StepReading => ({
+    timelines: sidesOf(stepOf(program, step)!).map((side) => ({
       side,
-      moments: timelineOf(STANDARD_MODEL, program, standing, step, side, on),
-    }))
+      moments: timelineOf(STANDARD_MODEL, program, answers, step, side, day),
+    })),
+    circumstances: byCircumstance(
+      replayPredicting(STANDARD_MODEL, program, answers).predictions.filter((one) => one.step === step),
+      sessions,
+    ),
+  }),
+
+  horse: ({ program, answers, sessions, day }: History): HorseReading => {
+    const weekAgo = addDays(day, -WEEK_DAYS)
+    const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
+    const now = viewsOf(STANDARD_MODEL, program, records, day)
+    const earlier = replayHorse(
+      STANDARD_MODEL,
+      program,
+      answers.filter((answer) => answer.day <= weekAgo),
+    )
+    const before = viewsOf(STANDARD_MODEL, program, earlier, weekAgo)
+    const lately = answers.filter((answer) => answer.day > weekAgo)
+    return {
+      moved: movedBetween(program, before, now),
+      still: standsStill(program, before, now),
+      notDone: promisesNotDone(
+        sessions.filter((session) => session.day > weekAgo),
+        lately,
+      ),
+      minutes: { week: minutesByKind(program, lately), all: minutesByKind(program, answers) },
+      tallies: talliesOf(predictions),
+      circumstances: byCircumstance(predictions, sessions),
+    }
   },
+
+  speed: ({ program, answers }: Pick<History, 'program' | 'answers'>): LearningSpeed =>
+    learningSpeed(STANDARD_MODEL, program, answers),
 }
 
 export type EvidenceReading = typeof reading

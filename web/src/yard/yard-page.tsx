@@ -195,6 +195,15 @@ const YardPage = () => {
           <People mayEdit={mayDo(me.person.role, 'edit-people')} />
           <Places mayEdit={mayDo(me.person.role, 'edit-places')} />
           <section className="flex flex-col gap-2">
+            <h2 className="text-2xl">The record, read</h2>
+            <Link className="inline-flex min-h-11 items-center underline" to="/yard/reading">
+              How the yard stands: gates, and what holds them
+            </Link>
+            <Link className="inline-flex min-h-11 items-center underline" to="/yard/judging">
+              How well do we judge?
+            </Link>
+          </section>
+          <section className="flex flex-col gap-2">
             <h2 className="text-2xl">Schools</h2>
             <Link className="inline-flex min-h-11 items-center underline" to="/yard/schools">
               Ways of working: four that ship, and your own

@@ -1,7 +1,15 @@
 import type { EvidenceAnswer } from '@still-pine/contract'
 import { count, ENDING_WORDS, type Side } from '@still-pine/core/answer'
-import { AHEAD_DAYS, firstAndLast, medianOf, seenIn, type Moment } from '@still-pine/core/evidence'
+import {
+  AHEAD_DAYS,
+  firstAndLast,
+  medianOf,
+  seenIn,
+  type GapOn,
+  type Moment,
+} from '@still-pine/core/evidence'
 import { ago, upperFirst } from '@still-pine/core/readiness'
+import { shortDay } from '../../ui/words'
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
@@ -35,6 +43,19 @@ export const chanceInWords = (
   const today = asked.map(({ side, moments }) => onSide(side, percent(onDay(moments, on)!.chance)))
   const then = asked.map(({ moments }) => percent(moments.at(-1)!.chance))
   return `Today ${today.join(', ')}; ${AHEAD_DAYS / 7} weeks of rest would leave ${then.join(' and ')}.`
+}
+
+/** "The right is 12 points behind; it was 30 at its widest, on 4 May." */
+export const gapInWords = (gaps: readonly GapOn[]): string => {
+  const now = gaps.at(-1)!.gap
+  const widest = gaps.reduce((most, one) => (Math.abs(one.gap) > Math.abs(most.gap) ? one : most))
+  const points = (gap: number): number => Math.round(Math.abs(gap) * 100)
+  const behind = (gap: number): string => (gap > 0 ? 'right' : 'left')
+  const today =
+    points(now) === 0 ? 'The sides are even' : `The ${behind(now)} is ${count(points(now), 'point')} behind`
+  return points(widest.gap) === points(now)
+    ? `${today}.`
+    : `${today}; at its widest the ${behind(widest.gap)} was ${points(widest.gap)} behind, on ${shortDay(widest.day)}.`
 }
 
 const MANY = 5

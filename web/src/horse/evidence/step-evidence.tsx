@@ -1,46 +1,43 @@
 import type { Line } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { seenIn } from '@still-pine/core/evidence'
-import { cardFor, sidesOf, type Program, type Step } from '@still-pine/core/program'
+import {
+  CIRCUMSTANCES,
+  isSo,
+  notedInAny,
+  valueWords,
+  type Circumstance,
+} from '@still-pine/core/circumstances'
+import { gapOver, seenIn } from '@still-pine/core/evidence'
+import { cardFor, onLadders, sidesOf, type Program, type Step } from '@still-pine/core/program'
 import { ago, needOf } from '@still-pine/core/readiness'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
+import { Picker } from '../../after/pickers'
 import { useEvidenceQuery } from '../../app/api'
+import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
 import { evidenceReader } from '../../threads/evidence'
 import type { SideTimeline } from '../../threads/evidence.worker'
+import { useRead } from '../../threads/use-read'
 import { Loading } from '../../ui/loading'
 import { chanceOption } from './chance-option'
+import { feelOption } from './feel-option'
+import { gapOption } from './gap-option'
 import { drawnOf, lightnessOption, type Drawn } from './lightness-option'
-import { chanceInWords, endingsInWords, feelInWords, lightnessInWords, settleInWords } from './sentences'
+import {
+  chanceInWords,
+  endingsInWords,
+  feelInWords,
+  gapInWords,
+  lightnessInWords,
+  settleInWords,
+} from './sentences'
 
 /** The step and all that carries over to it, also by way of others. */
 const withSources = (program: Program, key: string): readonly string[] => {
   const keys = new Set([key])
   for (const one of keys) for (const { from, to } of program.carryOver) if (to === one) keys.add(from)
   return [...keys]
-}
-
-const useTimelines = (
-  program: Program,
-  step: string,
-  data:
-    | {
-        readonly day: string
-        readonly answers: Parameters<ReturnType<typeof evidenceReader>['timelines']>[1]
-      }
-    | undefined,
-): readonly SideTimeline[] | null => {
-  const [read, setRead] = useState<{ of: unknown; timelines: readonly SideTimeline[] } | null>(null)
-  useEffect(() => {
-    if (!data) return
-    let isWanted = true
-    void evidenceReader()
-      .timelines(program, data.answers, step, data.day)
-      .then((timelines) => isWanted && setRead({ of: data, timelines }))
-    return () => void (isWanted = false)
-  }, [program, data, step])
-  return read && read.of === data ? read.timelines : null
 }
 
 interface Props {
@@ -78,6 +75,42 @@ const Chances = ({ step, timelines, on }: { step: Step; timelines: readonly Side
   )
 }
 
+/** Left against right over the days; nothing for a step without sides, or before both were asked. */
+const Gap = ({ step, timelines, on }: { step: Step; timelines: readonly SideTimeline[]; on: string }) => {
+  const gaps = useMemo(() => {
+    const of = (side: string) => timelines.find((one) => one.side === side)?.moments ?? []
+    return gapOver(of('left'), of('right'), on)
+  }, [timelines, on])
+  const option = useCallback(() => gapOption(gaps), [gaps])
+  if (gaps.length === 0) return null
+  return (
+    <Chart
+      label={`Left against right of ${step.name} over the days`}
+      sentence={gapInWords(gaps)}
+      option={option}
+      height={200}
+    />
+  )
+}
+
+const Feel = ({ step, answers }: { step: Step; answers: readonly Drawn[] }) => {
+  const felt = useMemo(
+    () =>
+      answers.filter(({ peakNewtons, releaseSeconds }) => peakNewtons !== null || releaseSeconds !== null),
+    [answers],
+  )
+  const option = useCallback(() => feelOption(felt), [felt])
+  if (felt.length === 0) return null
+  return (
+    <Chart
+      label={`Pull and release of ${step.name}, answer by answer`}
+      sentence={feelInWords(felt)}
+      option={option}
+      height={200}
+    />
+  )
+}
+
 const Faults = ({ step, answers, on }: { step: Step; answers: readonly Drawn[]; on: string }) => {
   const faults = seenIn(answers, ({ fault }) => fault)
   if (faults.length === 0) return null
@@ -97,28 +130,84 @@ const Faults = ({ step, answers, on }: { step: Step; answers: readonly Drawn[]; 
   )
 }
 
+const keyOf = ({ kind, value }: Circumstance): string => `${kind} ${value}`
+
+const circumstanceWords = ({ kind, value }: Circumstance): string =>
+  `${kind === 'kit' ? 'Kit' : CIRCUMSTANCES[kind].name}: ${valueWords(kind, value)}`
+
+interface OnlyProps {
+  readonly noted: readonly Circumstance[]
+  readonly chosen: string
+  readonly choose: (key: string) => void
+}
+
+/** Only the answers of sessions of which something was noted; the chances are always of all. */
+const OnlyWhen = ({ noted, chosen, choose }: OnlyProps) =>
+  noted.length === 0 ? null : (
+    <div className="no-print self-start">
+      <Picker label="Only answers given when" value={chosen} onPick={choose}>
+        <option value="">all answers</option>
+        {noted.map((one) => (
+          <option key={keyOf(one)} value={keyOf(one)}>
+            {circumstanceWords(one)}
+          </option>
+        ))}
+      </Picker>
+    </div>
+  )
+
 /** A step read over its whole history: how light, how sure over the days, what went wrong, how it ended. */
 export const StepEvidence = ({ line, program, step }: Props) => {
   const steps = useMemo(() => withSources(program, step.key), [program, step])
   const { data, error, refetch } = useEvidenceQuery({ horseId: line.horse.id, steps })
-  const timelines = useTimelines(program, step.key, data)
+  const [only, setOnly] = useState('')
+  const read = useMemo(
+    () => (data ? () => evidenceReader().step({ program, ...data }, step.key) : null),
+    [program, data, step],
+  )
+  const { value: reading, failed } = useRead(read)
+  const own = useMemo(
+    () =>
+      onLadders(
+        program,
+        (data?.answers ?? []).filter((answer) => answer.step === step.key),
+      ),
+    [data, program, step],
+  )
+  const noted = useMemo(() => {
+    const sessions = new Set(own.map(({ sessionId }) => sessionId))
+    return notedInAny(
+      (data?.sessions ?? []).filter(({ id }) => sessions.has(id)).map(({ circumstances }) => circumstances),
+    )
+  }, [data, own])
   const sides = useMemo(() => {
-    const own = (data?.answers ?? []).filter((answer) => answer.step === step.key)
-    return sidesOf(step).map((side) => ({ side, answers: drawnOf(own, side) }))
-  }, [data, step])
+    const wanted = noted.find((one) => keyOf(one) === only)
+    const fitting = new Set(
+      (data?.sessions ?? [])
+        .filter(({ circumstances }) => !wanted || isSo(circumstances, wanted))
+        .map(({ id }) => id),
+    )
+    return sidesOf(step).map((side) => ({
+      side,
+      answers: drawnOf(own, side).filter(({ sessionId }) => !wanted || fitting.has(sessionId)),
+    }))
+  }, [data, own, noted, only, step])
   if (!data) return <Loading error={error} retry={() => void refetch()} />
-  const own = sides.flatMap(({ answers }) => answers)
   if (own.length === 0) return null
+  const drawn = sides.flatMap(({ answers }) => answers)
   const facts = [
-    step.kind === 'accept' ? settleInWords(own) : '',
-    feelInWords(own),
-    ...endingsInWords(own, line.day),
+    step.kind === 'accept' ? settleInWords(drawn) : '',
+    ...endingsInWords(drawn, line.day),
   ].filter(Boolean)
   return (
     <>
+      <OnlyWhen noted={noted} chosen={only} choose={setOnly} />
       <div className="grid gap-4 desk:grid-cols-2">
         <Lightness step={step} sides={sides} />
-        {timelines && <Chances step={step} timelines={timelines} on={line.day} />}
+        {failed && <p role="alert">The chances over the days could not be worked out here.</p>}
+        {reading && <Chances step={step} timelines={reading.timelines} on={line.day} />}
+        <Feel step={step} answers={drawn} />
+        {reading && <Gap step={step} timelines={reading.timelines} on={line.day} />}
       </div>
       <p className="text-quiet">
         {step.sided && 'Left is the whole line, right the broken one. '}Circle loose, triangle watchful,
@@ -131,7 +220,8 @@ export const StepEvidence = ({ line, program, step }: Props) => {
           ))}
         </ul>
       )}
-      <Faults step={step} answers={own} on={line.day} />
+      <Faults step={step} answers={drawn} on={line.day} />
+      {reading && <Differences groups={reading.circumstances} />}
     </>
   )
 }

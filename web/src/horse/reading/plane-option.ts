@@ -1,0 +1,82 @@
+import type { Line } from '@still-pine/contract'
+import type { EChartsCoreOption } from 'echarts/core'
+import { colour } from '../../drawing/chart'
+import { sideAfter } from '../../ui/words'
+
+/** Tracks of which enough is known to say where they stand. */
+export type Placed = Line['tracks'][number] & { readonly name: string }
+
+const SYMBOLS = { left: 'triangle', right: 'triangle', none: 'circle' } as const
+/** A triangle points to the horse's own side. */
+const TURNED = { left: 90, right: -90, none: 0 } as const
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+const corner = (
+  name: string,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  position: string,
+) => [{ name, coord: from, label: { position } }, { coord: to }]
+
+/** Answer against calm: how light up the page, how loose to the right, each track a mark. */
+export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
+  const ink = colour('ink')
+  const axis = {
+    type: 'value',
+    min: 0,
+    max: 1,
+    interval: 0.5,
+    axisLabel: { color: ink, fontSize: 15, formatter: percent },
+  }
+  return {
+    grid: { left: 68, right: 24, top: 16, bottom: 52 },
+    xAxis: {
+      ...axis,
+      name: 'chance that it is not tight',
+      nameLocation: 'middle',
+      nameGap: 30,
+      nameTextStyle: { color: ink, fontSize: 15 },
+      splitLine: { lineStyle: { color: ink, type: 'dotted' } },
+    },
+    yAxis: {
+      ...axis,
+      name: 'chance of a light answer',
+      nameLocation: 'middle',
+      nameGap: 48,
+      nameTextStyle: { color: ink, fontSize: 15 },
+      splitLine: { lineStyle: { color: ink, type: 'dotted' } },
+    },
+    tooltip: {
+      trigger: 'item',
+      backgroundColor: colour('panel'),
+      textStyle: { color: ink, fontSize: 16 },
+      extraCssText: 'white-space: pre-line',
+      formatter: ({ data }: { data: { told: string } }) => data.told,
+    },
+    series: [
+      {
+        type: 'scatter',
+        symbolSize: 15,
+        itemStyle: { color: colour('way'), borderColor: ink, borderWidth: 1.5, opacity: 0.85 },
+        data: placed.map(({ side, view, name }) => ({
+          value: [view.calmChance, view.chance],
+          symbol: SYMBOLS[side],
+          symbolRotate: TURNED[side],
+          told: `${name}${sideAfter(side)}\n${percent(view.chance)} light, ${percent(view.calmChance)} not tight\nfrom ${view.answers} answers`,
+        })),
+        markArea: {
+          silent: true,
+          itemStyle: { color: 'transparent' },
+          label: { color: ink, fontSize: 18, fontWeight: 'bold' },
+          data: [
+            corner('reactive', [0, 0.5], [0.5, 1], 'insideTopLeft'),
+            corner('soft', [0.5, 0.5], [1, 1], 'insideTop'),
+            corner('worried', [0, 0], [0.5, 0.5], 'insideBottomLeft'),
+            corner('learning, or dull', [0.5, 0], [1, 0.5], 'insideBottomRight'),
+          ],
+        },
+      },
+    ],
+  }
+}

@@ -1,0 +1,190 @@
+import type { Judging, YardReading } from '@still-pine/contract'
+import { count } from '@still-pine/core/answer'
+import {
+  ENOUGH_PREDICTIONS,
+  reliabilityInWords,
+  reliabilityOf,
+  type CircumstanceGroup,
+} from '@still-pine/core/evidence'
+import { STAGES } from '@still-pine/core/program'
+import { useCallback, useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { useJudgingQuery, useReadingQuery } from '../../app/api'
+import { Picker } from '../../after/pickers'
+import { Differences } from '../../circumstances/differences'
+import { Chart } from '../../drawing/chart'
+import { speedInWords } from '../../horse/reading/sentences'
+import { Loading } from '../../ui/loading'
+import { reliabilityOption } from './reliability-option'
+import { useSpeeds } from './use-speeds'
+
+type Group = Judging['groups'][number]
+
+const stageName = (stage: number): string =>
+  stage === 0 ? 'Steps no longer in the school' : `${stage} ${STAGES[stage - 1]!}`
+
+/** The ways in which predictions are told apart: of each the key and the words of a group. */
+const PARTINGS = {
+  stage: { title: 'By stage', all: 'all stages', of: ({ stage }: Group) => stageName(stage) },
+  school: { title: 'By school', all: 'all schools', of: ({ schoolName }: Group) => schoolName },
+  handler: { title: 'By handler', all: 'everybody', of: ({ personName }: Group) => personName },
+} as const
+
+type Parting = keyof typeof PARTINGS
+const PARTING_NAMES = Object.keys(PARTINGS) as Parting[]
+
+type Chosen = Readonly<Record<Parting, string>>
+
+const NOTHING_CHOSEN: Chosen = { stage: '', school: '', handler: '' }
+
+const namesIn = (groups: readonly Group[], parting: Parting): readonly string[] =>
+  [...new Set(groups.map(PARTINGS[parting].of))].sort((a, b) =>
+    a.localeCompare(b, undefined, { numeric: true }),
+  )
+
+const isChosen = (group: Group, chosen: Chosen): boolean =>
+  PARTING_NAMES.every((parting) => chosen[parting] === '' || PARTINGS[parting].of(group) === chosen[parting])
+
+const talliesIn = (groups: readonly Group[]) => groups.flatMap(({ tallies }) => tallies)
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+const betterWords = (better: number | null): string => {
+  if (better === null) return 'all alike'
+  return better > 0 ? `${percent(better)} nearer` : 'no nearer'
+}
+
+const PartTable = ({ groups, parting }: { groups: readonly Group[]; parting: Parting }) => (
+  <table className="w-full border-collapse">
+    <caption className="text-left font-name text-xl font-bold">{PARTINGS[parting].title}</caption>
+    <thead className="text-right text-quiet">
+      <tr>
+        <th scope="col" />
+        <th scope="col">first asks</th>
+        <th scope="col">light</th>
+        <th scope="col">Brier</th>
+        <th scope="col">than the base rate</th>
+      </tr>
+    </thead>
+    <tbody>
+      {namesIn(groups, parting).map((name) => {
+        const own = groups.filter((group) => PARTINGS[parting].of(group) === name)
+        const told = reliabilityOf(talliesIn(own))
+        return (
+          <tr key={name} className="border-t border-line text-right">
+            <th scope="row" className="py-1 text-left font-normal">
+              {name}
+            </th>
+            <td>{told.predictions}</td>
+            <td>{percent(told.baseRate)}</td>
+            <td>{told.brier.toFixed(3)}</td>
+            <td>{told.predictions < ENOUGH_PREDICTIONS ? 'too few to say' : betterWords(told.better)}</td>
+          </tr>
+        )
+      })}
+    </tbody>
+  </table>
+)
+
+const Predictions = ({ groups }: { groups: readonly Group[] }) => {
+  const [chosen, setChosen] = useState(NOTHING_CHOSEN)
+  const own = useMemo(() => groups.filter((group) => isChosen(group, chosen)), [groups, chosen])
+  const told = useMemo(() => reliabilityOf(talliesIn(own)), [own])
+  const option = useCallback(() => reliabilityOption(told), [told])
+  return (
+    <section className="grid gap-6 desk:grid-cols-[minmax(0,30rem)_1fr]">
+      <div className="flex flex-col gap-3">
+        <div className="no-print flex flex-wrap gap-3">
+          {PARTING_NAMES.map((parting) => (
+            <Picker
+              key={parting}
+              label={PARTINGS[parting].title}
+              value={chosen[parting]}
+              onPick={(value) => setChosen({ ...chosen, [parting]: value })}
+            >
+              <option value="">{PARTINGS[parting].all}</option>
+              {namesIn(groups, parting).map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </Picker>
+          ))}
+        </div>
+        {told.predictions === 0 ? (
+          <p className="text-lg">{reliabilityInWords(told)}</p>
+        ) : (
+          <Chart
+            label="What was said against what came, in tenths"
+            sentence={reliabilityInWords(told)}
+            option={option}
+            height={340}
+          />
+        )}
+        <p className="text-quiet">
+          On the dotted line what was said is what came; above it the horses did better than was said. A bar
+          is where the true share lies 19 times in 20.
+        </p>
+      </div>
+      <div className="flex flex-col gap-4">
+        {PARTING_NAMES.map((parting) => (
+          <PartTable key={parting} groups={groups} parting={parting} />
+        ))}
+      </div>
+    </section>
+  )
+}
+
+const Speeds = ({ horses }: { horses: YardReading['horses'] }) => {
+  const speeds = useSpeeds(horses)
+  const isDone = speeds.length === horses.length
+  const fastestFirst = [...speeds].sort((a, b) => (b.speed?.step ?? -1) - (a.speed?.step ?? -1))
+  return (
+    <section>
+      <h2 className="text-2xl">How fast each horse learns</h2>
+      {!isDone && (
+        <p role="status" className="flex items-center gap-3">
+          Reading horse {speeds.length + 1} of {horses.length} …
+          <progress max={horses.length} value={speeds.length} aria-label="Horses read" />
+        </p>
+      )}
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        {fastestFirst.map(({ horseId, horseName, speed }) => (
+          <div key={horseId} className="contents">
+            <dt className="font-bold">
+              <Link className="underline" to={`/horses/${horseId}/reading`}>
+                {horseName}
+              </Link>
+            </dt>
+            <dd>{speed ? speedInWords(speed) : 'Could not be worked out here.'}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  )
+}
+
+/** What was predicted before first asks against what came, and how fast each horse learns. */
+const JudgingPage = () => {
+  const { data, error, refetch } = useJudgingQuery()
+  const { data: reading } = useReadingQuery()
+  if (!data) return <Loading error={error} retry={() => void refetch()} />
+  const predictions = data.groups.reduce(
+    (sum, { tallies }) => sum + tallies.reduce((n, t) => n + t.predictions, 0),
+    0,
+  )
+  return (
+    <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">
+      <div>
+        <h1 className="text-3xl">How well do we judge?</h1>
+        <p className="text-lg">
+          Before each first ask of a day the chance of a light answer was said. This is how{' '}
+          {count(predictions, 'of them', 'of them')} came out.
+        </p>
+      </div>
+      <Predictions groups={data.groups} />
+      {reading && <Speeds horses={reading.horses} />}
+      <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
+    </main>
+  )
+}
+
+export default JudgingPage
