@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util'
 import pg from 'pg'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { migrate } from '../../server/src/data/pool'
+import { chartFigures } from './charts'
 import { composerFigures } from './composer/trial'
 import { fillYards } from './fill'
 import { firstRun } from './first-run'
@@ -12,6 +13,7 @@ import { lineTimes, type LineTimes } from './line'
 import type { Figure } from './measure'
 import { offlineFigures } from './offline'
 import { pageFigures } from './page'
+import { readingFigures } from './reading'
 import { tapFigures } from './tap'
 
 // Run by tools/bench.mjs, which starts the database and passes its address.
@@ -21,7 +23,7 @@ const { values } = parseArgs({
     answers: { type: 'string', default: '5000' },
     yards: { type: 'string', default: '1000' },
     herd: { type: 'string', default: '200' },
-    only: { type: 'string', default: 'filter,rebuild,line,yards,page,tap,offline' },
+    only: { type: 'string', default: 'filter,rebuild,line,yards,reading,page,tap,offline,charts' },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
 })
@@ -81,7 +83,9 @@ if (parts.has('composer')) {
   add(...composerFigures(Number(values.herd), say))
 }
 
-if (['rebuild', 'line', 'yards', 'page', 'tap', 'offline'].some((part) => parts.has(part))) {
+if (
+  ['rebuild', 'line', 'yards', 'reading', 'page', 'tap', 'offline', 'charts'].some((part) => parts.has(part))
+) {
   await migrate(ownerUrl, process.env.STILL_PINE_MIGRATIONS!)
   const client = new pg.Client(ownerUrl)
   await client.connect()
@@ -101,6 +105,10 @@ if (['rebuild', 'line', 'yards', 'page', 'tap', 'offline'].some((part) => parts.
     unit: 's',
     aim: horses * answers === 1_000_000 ? '< 60' : '',
   })
+  if (parts.has('reading')) {
+    say('Reading evidence …')
+    add(...(await readingFigures(ownerUrl, SIGN_IN, NOW)))
+  }
   if (parts.has('line')) {
     say('Reading Lines …')
     const alone = await lineTimes(ownerUrl, SIGN_IN, NOW, 150)
@@ -131,6 +139,11 @@ if (['rebuild', 'line', 'yards', 'page', 'tap', 'offline'].some((part) => parts.
   if (parts.has('offline')) {
     say('Going without signal …')
     add(...(await offlineFigures(ownerUrl, SIGN_IN)))
+  }
+  // The last part: it makes the history of one horse another.
+  if (parts.has('charts')) {
+    say('Drawing charts and planning on a slow processor …')
+    add(...(await chartFigures(ownerUrl, SIGN_IN)))
   }
 }
 

@@ -36,11 +36,6 @@ export interface History {
   readonly day: string
 }
 
-export interface StepReading {
-  readonly timelines: readonly SideTimeline[]
-  readonly circumstances: readonly CircumstanceGroup[]
-}
-
 export interface HorseReading {
   readonly moved: readonly Moved[]
   readonly still: readonly Moved[]
@@ -57,16 +52,17 @@ const WEEK_DAYS = 7
 
 /** Reads evidence away from the page: a history of years takes its seconds. */
 const reading = {
-  step: ({ program, answers, sessions, day }: History, step: string): StepReading => ({
-    timelines: sidesOf(stepOf(program, step)!).map((side) => ({
+  timelines: ({ program, answers, day }: Omit<History, 'sessions'>, step: string): readonly SideTimeline[] =>
+    sidesOf(stepOf(program, step)!).map((side) => ({
       side,
       moments: timelineOf(STANDARD_MODEL, program, answers, step, side, day),
     })),
-    circumstances: byCircumstance(
+
+  circumstances: ({ program, answers, sessions }: History, step: string): readonly CircumstanceGroup[] =>
+    byCircumstance(
       replayPredicting(STANDARD_MODEL, program, answers).predictions.filter((one) => one.step === step),
       sessions,
     ),
-  }),
 
   horse: ({ program, answers, sessions, day }: History): HorseReading => {
     const weekAgo = addDays(day, -WEEK_DAYS)

@@ -7,7 +7,7 @@ export interface Read<T> {
 }
 
 /** What a worker makes of something, each time it changes; `read` must change only when that does. */
-export const useRead = <T>(read: (() => Promise<T>) | null): Read<T> => {
+export const useRead = <T>(read: (() => Promise<T>) | null | undefined): Read<T> => {
   const [done, setDone] = useState<{ of: unknown; value: T | null } | null>(null)
   useEffect(() => {
     if (!read) return

@@ -11,7 +11,7 @@ import {
 import { gapOver, seenIn } from '@still-pine/core/evidence'
 import { cardFor, onLadders, sidesOf, type Program, type Step } from '@still-pine/core/program'
 import { ago, needOf } from '@still-pine/core/readiness'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Picker } from '../../after/pickers'
 import { useEvidenceQuery } from '../../app/api'
 import { Differences } from '../../circumstances/differences'
@@ -161,11 +161,20 @@ export const StepEvidence = ({ line, program, step }: Props) => {
   const steps = useMemo(() => withSources(program, step.key), [program, step])
   const { data, error, refetch } = useEvidenceQuery({ horseId: line.horse.id, steps })
   const [only, setOnly] = useState('')
-  const read = useMemo(
-    () => (data ? () => evidenceReader().step({ program, ...data }, step.key) : null),
-    [program, data, step],
+  // It starts while the answers are on their way.
+  useEffect(() => void evidenceReader(), [])
+  const history = useMemo(() => data && { program, ...data }, [program, data])
+  const readTimelines = useMemo(
+    () => history && (() => evidenceReader().timelines(history, step.key)),
+    [history, step],
   )
-  const { value: reading, failed } = useRead(read)
+  const { value: timelines, failed } = useRead(readTimelines)
+  // What was noted is counted after the chart is there.
+  const readCircumstances = useMemo(
+    () => timelines && history && (() => evidenceReader().circumstances(history, step.key)),
+    [timelines, history, step],
+  )
+  const { value: circumstances } = useRead(readCircumstances)
   const own = useMemo(
     () =>
       onLadders(
@@ -205,9 +214,9 @@ export const StepEvidence = ({ line, program, step }: Props) => {
       <div className="grid gap-4 desk:grid-cols-2">
         <Lightness step={step} sides={sides} />
         {failed && <p role="alert">The chances over the days could not be worked out here.</p>}
-        {reading && <Chances step={step} timelines={reading.timelines} on={line.day} />}
+        {timelines && <Chances step={step} timelines={timelines} on={line.day} />}
         <Feel step={step} answers={drawn} />
-        {reading && <Gap step={step} timelines={reading.timelines} on={line.day} />}
+        {timelines && <Gap step={step} timelines={timelines} on={line.day} />}
       </div>
       <p className="text-quiet">
         {step.sided && 'Left is the whole line, right the broken one. '}Circle loose, triangle watchful,
@@ -221,7 +230,7 @@ export const StepEvidence = ({ line, program, step }: Props) => {
         </ul>
       )}
       <Faults step={step} answers={drawn} on={line.day} />
-      {reading && <Differences groups={reading.circumstances} />}
+      {circumstances && <Differences groups={circumstances} />}
     </>
   )
 }
