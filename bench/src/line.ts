@@ -25,7 +25,10 @@ export const lineTimes = (
     await timed(`/horses/${horses[0]!}/line`)
     for (const id of horses) {
       const path = `/horses/${id}/line`
-      const forget = () => owner.query('delete from track_day where horse_id = $1', [id])
+      const forget = async (): Promise<void> => {
+        for (const table of ['track_day', 'horse_day'])
+          await owner.query(`delete from ${table} where horse_id = $1`, [id])
+      }
       await forget()
       // Its own writing is done again on rows that are there by now: the same statements, a little less to write.
       first.push(await timed(path, forget))

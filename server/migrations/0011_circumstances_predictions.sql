@@ -27,6 +27,11 @@ alter table prediction force row level security;
 create policy own_yard on prediction to still_pine_app using (yard_id = yard_now()) with check (yard_id = yard_now());
 grant select, insert, update, delete on prediction to still_pine_app;
 
+-- What was judged of a horse on a day, with what it was judged from: gates and plan are dear to make.
+alter table horse_day add column judged_from text, add column judged json;
+grant update on horse_day to still_pine_app;
+
 -- Down Migration
 drop table prediction;
+alter table horse_day drop column judged_from, drop column judged;
 alter table pen_session drop column circumstances, drop column promised;

@@ -5,7 +5,7 @@ import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
-import { appUrl, makePool, migrate } from './data/pool'
+import { appUrl, forgetDays, makePool, migrate } from './data/pool'
 import { replaysOnThreads } from './threads'
 
 const { env } = process
@@ -29,6 +29,8 @@ const clockOffset = (): number => {
 const offset = clockOffset()
 
 await migrate(ownerUrl, needed('STILL_PINE_MIGRATIONS'))
+// What an older release judged today is judged anew by this one.
+await forgetDays(ownerUrl)
 const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
 
 const tls =

@@ -1,6 +1,5 @@
 import { routes, type Carry, type Device, type Worked } from '@still-pine/contract'
-import { lineFrom, OTHER_DAYS_OF_WEEK } from '@still-pine/contract/line'
-import { addDays } from '@still-pine/core/answer'
+import { judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/contract/line'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
@@ -81,8 +80,10 @@ describe('what a device takes along', () => {
     const facts = { born: horse.born, checks, incidents, confirmed, handOver: horse.handOver }
     const workDays = new Set(answers.map((answer) => answer.day)).size
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
-    const week = rows.filter((row) => row.day < day && row.day >= addDays(day, -OTHER_DAYS_OF_WEEK))
-    const here = lineFrom({ horse, program, views, facts, overrules, workDays, week, on: day })
+    const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
+    const loadDays = loadDaysIn(program, week, horse, day)
+    const judged = judgedFrom({ program, views, facts, loadDays, on: day })
+    const here = lineFrom({ horse, facts, overrules, workDays, loadDays, judged, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)
     expect(JSON.parse(JSON.stringify(here))).toEqual(body)
   })

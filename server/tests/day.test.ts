@@ -207,3 +207,57 @@ describe('the application’s address', () => {
     )
   })
 })
+
+describe('a Line that was read before', () => {
+  it('is the same until an answer, a check, what was confirmed, or another day changes it', async () => {
+    const horse = await addHorse(yard.starter, { name: 'Whimbrel' })
+    const session = sessionItem(horse, '2026-05-13T07:00:00Z')
+    const answer = (at: string) => answerItem(horse, session.session.id, at)
+    await send([session, answer('2026-05-13T07:01:00Z')])
+    const first = await line(horse)
+    expect(await line(horse)).toEqual(first)
+
+    await send([answer('2026-05-14T07:01:00Z')])
+    const answered = await line(horse)
+    expect(view(answered, 'settle-in-pen').answers).toBe(2)
+    expect(answered.workDays).toBe(2)
+
+    const stopped = (of: Line) => of.gates.flatMap(({ stops }) => stops.map(({ rule }) => rule))
+    expect(stopped(answered)).not.toContain('veterinary-hold')
+    await yard.starter.put(`/horses/${horse}/checks/${uuid()}`, {
+      kind: 'veterinary-hold',
+      on: '2026-05-14',
+      until: null,
+      passed: false,
+      note: '',
+    })
+    const held = await line(horse)
+    expect(held.plan.rests).toBe(true)
+    expect(held.tracks).toEqual(answered.tracks)
+
+    const confirmed = { do: 'confirm', id: uuid(), horseId: horse, day: '2026-05-14', confirmed: ['helper'] }
+    await send([confirmed])
+    expect((await line(horse)).facts.confirmed).toEqual(['helper'])
+
+    clock.set('2026-05-20T09:00:00Z')
+    const later = await line(horse)
+    clock.set('2026-05-14T09:00:00Z')
+    expect(view(later, 'settle-in-pen').chance).toBeLessThan(view(answered, 'settle-in-pen').chance)
+  })
+
+  it('is that of one who reads it while an answer is being kept', async () => {
+    const horse = await addHorse(yard.starter, { name: 'Pratincole' })
+    const session = sessionItem(horse, '2026-05-14T06:00:00Z')
+    await send([session])
+    for (let n = 1; n <= 8; n++) {
+      const at = `2026-05-14T06:${String(n).padStart(2, '0')}:00Z`
+      await Promise.all([
+        line(horse),
+        send([answerItem(horse, session.session.id, at)]),
+        line(horse),
+        line(horse),
+      ])
+      expect(view(await line(horse), 'settle-in-pen').answers).toBe(n)
+    }
+  })
+})

@@ -49,6 +49,17 @@ export const migrate = async (ownerUrl: string, folder: string): Promise<void> =
   }
 }
 
+/** Forgets what is kept for a day of all yards; it is made again when it is asked for. */
+export const forgetDays = async (ownerUrl: string): Promise<void> => {
+  const client = new pg.Client({ connectionString: ownerUrl })
+  await client.connect()
+  try {
+    await client.query('truncate track_day, horse_day')
+  } finally {
+    await client.end()
+  }
+}
+
 export type Pool = pg.Pool
 
 export const makePool = (url: string): Pool => {

@@ -1,3 +1,4 @@
+import type { Judged } from '@still-pine/contract/line'
 import type { Side } from '@still-pine/core/answer'
 import {
   trackKey,
@@ -111,21 +112,24 @@ export const saveDayViews = (
 export const dropDayViews = (client: Client, horseId: string, steps: readonly string[]) =>
   run(client, sql`delete from track_day where horse_id = ${horseId} and step = any(${steps})`)
 
-export const dropAllDayViews = (client: Client, horseId: string) =>
-  run(client, sql`delete from track_day where horse_id = ${horseId}`)
+export const dropAllDayViews = async (client: Client, horseId: string): Promise<void> => {
+  await run(client, sql`delete from track_day where horse_id = ${horseId}`)
+  await dropDays(client, horseId)
+}
 
-/** Work days up to a day as they were counted on it. */
-export const workDaysKept = async (
-  client: Client,
-  horseId: string,
-  day: string,
-): Promise<number | undefined> =>
-  (
-    await maybeRow<{ days: number }>(
-      client,
-      sql`select work_days as days from horse_day where horse_id = ${horseId} and day = ${day}`,
-    )
-  )?.days
+/** What is kept of a horse for a day: its work days, and what was judged of it from what. */
+export interface KeptDay {
+  readonly workDays: number
+  readonly judgedFrom: string | null
+  readonly judged: Judged | null
+}
+
+export const keptDay = (client: Client, horseId: string, day: string) =>
+  maybeRow<KeptDay>(
+    client,
+    sql`select work_days as "workDays", judged_from as "judgedFrom", judged
+        from horse_day where horse_id = ${horseId} and day = ${day}`,
+  )
 
 export const keepWorkDays = (client: Client, yardId: string, horseId: string, day: string, days: number) =>
   run(
@@ -134,7 +138,16 @@ export const keepWorkDays = (client: Client, yardId: string, horseId: string, da
         on conflict do nothing`,
   )
 
-export const dropWorkDays = (client: Client, horseId: string) =>
+/** Keeps what was judged beside the work days of that day, which must be there. */
+export const keepJudged = (client: Client, horseId: string, day: string, from: string, judged: Judged) =>
+  run(
+    client,
+    sql`update horse_day set judged_from = ${from}, judged = ${JSON.stringify(judged)}
+        where horse_id = ${horseId} and day = ${day}`,
+  )
+
+/** Forgets what was kept of a horse's days: its history has changed. */
+export const dropDays = (client: Client, horseId: string) =>
   run(client, sql`delete from horse_day where horse_id = ${horseId}`)
 
 /** Keeps the table small: views of days gone by are made again if anybody asks. */

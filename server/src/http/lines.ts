@@ -1,27 +1,17 @@
-import { routes, type Horse, type Line } from '@still-pine/contract'
-import { lineFrom, OTHER_DAYS_OF_WEEK, trackRows } from '@still-pine/contract/line'
+import { routes } from '@still-pine/contract'
+import { trackRows } from '@still-pine/contract/line'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import type { Router } from 'express'
 import { answersOfStep, answersPerDay, evidenceOf, lastSpots, workedRows } from '../data/answers'
-import { overrulesOn } from '../data/care'
 import { allHorses } from '../data/horses'
 import { circumstancesOf } from '../data/sessions'
 import { carryOf } from '../records/carry'
-import { factsOf, judgedTracks, programOf, workDaysOf } from '../records/judged'
-import { todayIn, type Yard } from '../records/yard'
+import { judgedTracks, programOf } from '../records/judged'
+import { lineOf } from '../records/line'
+import { todayIn } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
 import { serve } from './serve'
-
-const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
-  const program = await programOf(yard, horse)
-  const views = await judgedTracks(yard, horse.id, program, on)
-  const facts = await factsOf(yard, horse, on)
-  const overrules = await overrulesOn(yard.client, horse.id, on)
-  const workDays = await workDaysOf(yard, horse.id, on)
-  const week = await workedRows(yard.client, horse.id, addDays(on, -OTHER_DAYS_OF_WEEK), on)
-  return lineFrom({ horse, program, views, facts, overrules, workDays, week, on })
-}
 
 const STALE_FROM_DAYS = 10
 const WEEK_DAYS = 7

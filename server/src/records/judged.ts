@@ -13,20 +13,12 @@ import {
   type TrackView,
   type Views,
 } from '@still-pine/core/readiness'
-import { countWorkDays, evidence } from '../data/answers'
+import { evidence } from '../data/answers'
 import { knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
 import { lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
-import {
-  allTracks,
-  dayViews,
-  dropOldDayViews,
-  dropWorkDays,
-  keepWorkDays,
-  saveDayViews,
-  workDaysKept,
-} from '../data/tracks'
+import { allTracks, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
 import { todayIn, type Yard } from './yard'
 
 /** One version of a program never changes: the newest used are kept, with what core remembers of their steps. */
@@ -105,20 +97,6 @@ export const judgedTracks = async (
   return tracks.every((key) => known.has(key))
     ? new Map(tracks.map((key) => [key, known.get(key)!]))
     : fill(yard, horseId, program, on, known)
-}
-
-/** Days worked up to a day; today's are counted once and kept until the next answer. */
-export const workDaysOf = async (yard: Yard, horseId: string, on: string): Promise<number> => {
-  const { client, yardId } = yard
-  if (on !== todayIn(yard)) return countWorkDays(client, horseId, on)
-  const kept = await workDaysKept(client, horseId, on)
-  if (kept !== undefined) return kept
-  // Whoever adds answers holds this lock too, so no count of an older history is kept.
-  await lockHorse(client, horseId)
-  const days = await countWorkDays(client, horseId, on)
-  await dropWorkDays(client, horseId)
-  await keepWorkDays(client, yardId, horseId, on, days)
-  return days
 }
 
 /** What the stops read beside the tracks. */

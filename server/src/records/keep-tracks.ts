@@ -11,7 +11,7 @@ import {
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
 import { deletePredictions, savePredictions, type PredictionToKeep } from '../data/predictions'
-import { allTracks, deleteTracks, dropDayViews, dropWorkDays, saveTracks } from '../data/tracks'
+import { allTracks, deleteTracks, dropDayViews, dropDays, saveTracks } from '../data/tracks'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
@@ -111,5 +111,5 @@ export const keepTracks = async (
   else await rebuildTracks(yard, horseId, program, steps)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
   await dropDayViews(yard.client, horseId, [...fedBy(program, steps)])
-  await dropWorkDays(yard.client, horseId)
+  await dropDays(yard.client, horseId)
 }

@@ -3,9 +3,9 @@ import { daysBetween } from '@still-pine/core/answer'
 import { arrivalCheck } from '@still-pine/core/arrival'
 import { snapshotOf, type Snapshot } from '@still-pine/core/blocks'
 import { rungAt, rungName, stepOf } from '@still-pine/core/program'
-import { evidence } from '../data/answers'
+import { countWorkDays, evidence } from '../data/answers'
 import { incidentsOf } from '../data/care'
-import { judgedTracks, programOf, workDaysOf } from './judged'
+import { judgedTracks, programOf } from './judged'
 import type { Yard } from './yard'
 
 /** How a horse stood on the day a block ended. */
@@ -18,7 +18,7 @@ export const frozen = async (yard: Yard, horse: Horse, block: PutBlock): Promise
     views: await judgedTracks(yard, horse.id, program, block.until),
     incidents: incidents.filter(({ on }) => on >= block.from && on <= block.until!),
     day: block.until,
-    workDays: await workDaysOf(yard, horse.id, block.until),
+    workDays: await countWorkDays(yard.client, horse.id, block.until),
     calendarDays: Math.max(0, daysBetween(horse.arrived, block.until)),
   })
 }

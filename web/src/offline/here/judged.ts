@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
-import { lineFrom, OTHER_DAYS_OF_WEEK } from '@still-pine/contract/line'
-import { addDays, type Day } from '@still-pine/core/answer'
+import { judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/contract/line'
+import type { Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { offWork } from '@still-pine/core/blocks'
 import type { Program } from '@still-pine/core/program'
@@ -71,17 +71,21 @@ export const factsHere = ({ carried, waiting }: HorseHere, on: Day): Facts => {
 /** A horse's Line from what lies on this device. */
 export const lineHere = (horse: HorseHere, on: Day, replays: Replays): Line => {
   const { carried, program, history } = horse
+  const facts = factsHere(horse, on)
+  const from = weekBefore(on)
+  const week = workedHere(
+    history.filter(({ day }) => day >= from && day < on),
+    [],
+  )
+  const loadDays = loadDaysIn(program, week, carried.horse, on)
+  const views = viewsOf(STANDARD_MODEL, program, replays.of(horse, on), on)
   return lineFrom({
     horse: carried.horse,
-    program,
-    views: viewsOf(STANDARD_MODEL, program, replays.of(horse, on), on),
-    facts: factsHere(horse, on),
+    facts,
     overrules: carried.day === on ? carried.overrules : [],
     workDays: new Set(history.map(({ day }) => day).filter((day) => day <= on)).size,
-    week: workedHere(
-      history.filter(({ day }) => day < on && day >= addDays(on, -OTHER_DAYS_OF_WEEK)),
-      [],
-    ),
+    loadDays,
+    judged: judgedFrom({ program, views, facts, loadDays, on }),
     on,
   })
 }
