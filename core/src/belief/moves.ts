@@ -8,19 +8,31 @@ interface Row {
   readonly weights: Float64Array
 }
 
+/** The row of every source from which it fits on the grid. */
+interface Shared {
+  /** How far its first point lies from the source. */
+  readonly from: number
+  readonly weights: Float64Array
+  /** The weights backwards: as a point meets the sources it gathers from. */
+  readonly backwards: Float64Array
+  /** The first and the last source. */
+  readonly first: number
+  readonly last: number
+}
+
 /** Where each grid point's mass goes. A row is worked out when some mass first leaves its point: most never have any. */
 interface Move {
   readonly meanAt: (x: number) => number
   readonly sigma: number
   /** A move by the same amount everywhere has one row, but for the ends of the grid. */
-  readonly shared: { readonly from: number; readonly weights: Float64Array } | null
+  readonly shared: Shared | null
   readonly rows: (Row | undefined)[]
 }
 
 const REACH = 6
 
 /** Mass this small changes no digit anyone sees; leaving it where it is saves most of the work. */
-const NEGLIGIBLE = 1e-15
+const NEGLIGIBLE = 1e-12
 
 /**
  * Samples a Gaussian outwards from its centre. Neighbouring values of a Gaussian differ by a factor that itself
@@ -56,7 +68,17 @@ const MIDDLE = (GRID.size - 1) / 2
 const makeShift = (by: number, sd: number): Move => {
   const move = makeMove((x) => x + by, sd)
   const { start, weights } = makeRow(move, MIDDLE)
-  return { ...move, shared: { from: start - MIDDLE, weights } }
+  const from = start - MIDDLE
+  return {
+    ...move,
+    shared: {
+      from,
+      weights,
+      backwards: weights.slice().reverse(),
+      first: Math.max(0, -from),
+      last: GRID.size - weights.length - from,
+    },
+  }
 }
 
 const makeRow = (move: Move, i: number): Row => {
@@ -66,15 +88,6 @@ const makeRow = (move: Move, i: number): Row => {
   const highest = Math.floor((mean + REACH * sigma - GRID.lo) / CELL)
   const start = Math.max(0, lowest)
   const last = Math.min(GRID.size - 1, highest)
-  // Rounding may leave out a point at the edge of one row and not of another: only the same points share.
-  const { shared } = move
-  if (
-    start === lowest &&
-    last === highest &&
-    shared?.from === start - i &&
-    shared.weights.length === last - start + 1
-  )
-    return { start, weights: shared.weights }
   const weights = new Float64Array(last - start + 1)
   fillRow(weights, start, mean, sigma)
   let sum = 0
@@ -97,12 +110,75 @@ const spread = (moved: Float64Array, { start, weights }: Row, mass: number): voi
   for (let j = whole; j < length; j++, at++) moved[at]! += mass * weights[j]!
 }
 
+/** Room on either side of the sources, so that no end has to be looked for. */
+const MARGIN = GRID.size
+const sources = new Float64Array(GRID.size + 2 * MARGIN)
+
+/**
+ * Gathers what sources `first` to `last` send to each point by the row they share, four points at a time: each weight is
+ * read once for four of them, which takes less than half the time of laying every source's row down.
+ */
+const gather = (
+  moved: Float64Array,
+  density: Density,
+  { from, backwards }: Shared,
+  first: number,
+  last: number,
+): void => {
+  if (first > last) return
+  const { length } = backwards
+  sources.fill(0, first + MARGIN - length, last + MARGIN + length + 4)
+  sources.set(density.subarray(first, last + 1), first + MARGIN)
+  for (let to = first + from; to < last + from + length; to += 4) {
+    const start = to - from - length + 1 + MARGIN
+    let a = 0
+    let b = 0
+    let c = 0
+    let d = 0
+    let x = sources[start]!
+    let y = sources[start + 1]!
+    let z = sources[start + 2]!
+    for (let j = 0; j < length; j++) {
+      const weight = backwards[j]!
+      const next = sources[start + j + 3]!
+      a += weight * x
+      b += weight * y
+      c += weight * z
+      d += weight * next
+      x = y
+      y = z
+      z = next
+    }
+    moved[to]! += a
+    moved[to + 1]! += b
+    moved[to + 2]! += c
+    moved[to + 3]! += d
+  }
+}
+
+/** The first and the last point with any mass to speak of. */
+const support = (density: Density): readonly [first: number, last: number] => {
+  let first = 0
+  let last = GRID.size - 1
+  while (first < last && density[first]! < NEGLIGIBLE) first++
+  while (last > first && density[last]! < NEGLIGIBLE) last--
+  return [first, last]
+}
+
+/** Lays down sources `first` to `last` one by one, each by its own row. */
+const layDown = (moved: Float64Array, density: Density, move: Move, first: number, last: number): void => {
+  for (let i = first; i <= last; i++) spread(moved, (move.rows[i] ??= makeRow(move, i)), density[i]!)
+}
+
 const applyMove = (density: Density, move: Move): Density => {
   const moved = new Float64Array(GRID.size)
-  for (let i = 0; i < GRID.size; i++) {
-    const mass = density[i]!
-    if (mass < NEGLIGIBLE) continue
-    spread(moved, (move.rows[i] ??= makeRow(move, i)), mass)
+  const [first, last] = support(density)
+  const { shared } = move
+  if (shared === null) layDown(moved, density, move, first, last)
+  else {
+    layDown(moved, density, move, first, Math.min(last, shared.first - 1))
+    gather(moved, density, shared, Math.max(first, shared.first), Math.min(last, shared.last))
+    layDown(moved, density, move, Math.max(first, shared.last + 1), last)
   }
   return moved
 }
