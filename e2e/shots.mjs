@@ -77,11 +77,16 @@ await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidenc
     .waitFor()
   await page.getByText('Circle loose').scrollIntoViewIfNeeded()
 })
-await shoot(desk.page, `/horses/${desk.id.Bittern}/gates/farrier`, 'gate-not-yet')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')
 await shoot(desk.page, `/horses/${desk.id.Bittern}/blocks`, 'blocks')
-await shoot(desk.page, `/horses/${desk.id.Lapwing}/incidents`, 'checks')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/reading`, 'reading', async (page) => {
+  await page.getByText(/times as fast as a horse in the middle/).waitFor()
+})
+await shoot(desk.page, '/yard/reading', 'yard-reading')
+await shoot(desk.page, '/yard/judging', 'judging', async (page) => {
+  await page.locator('figure svg').waitFor()
+})
 await desk.page.goto(`${product.url}/yard/schools`)
 await desk.page.getByLabel('and call it').fill('Lake way')
 await desk.page.getByRole('button', { name: 'Copy and change it' }).click()
@@ -97,7 +102,6 @@ const [lapwingSession] = (
 await shoot(desk.page, `/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after')
 await shoot(desk.page, '/week', 'week')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above')
-await shoot(desk.page, '/yard/schools?one=mark-and-reward&other=light-aids', 'schools')
 await shoot(desk.page, '/practice', 'practice')
 await shoot(desk.page, '/yard', 'yard')
 await shoot(desk.page, `/pen/${desk.id.Sedge}?step=loose-turn-in`, 'pen', async (page) => {

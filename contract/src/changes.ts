@@ -1,5 +1,5 @@
 import { addDays, type Side } from '@still-pine/core/answer'
-import { planSession, type SessionPlan } from '@still-pine/core/plan'
+import { ORDINARY, planSession, type SessionPlan } from '@still-pine/core/plan'
 import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { trackKey, type Facts, type Views } from '@still-pine/core/readiness'
 import type { Session } from './answers'
@@ -51,8 +51,16 @@ const leftOut = (
     .filter(({ step, side }) => !asked.has(trackKey(step, side)))
     .map(({ step, side }) => `${stepOf(program, step)?.name ?? step}${sideWords(side)}: not asked`)
 
-const nextTime = (program: Program, after: Views, facts: Facts, session: Session): string => {
-  const plan = planSession(program, after, facts, addDays(session.day, 1))
+const nextTime = (
+  program: Program,
+  after: Views,
+  facts: Facts,
+  loadDays: number,
+  session: Session,
+): string => {
+  const plan = planSession(program, after, facts, addDays(session.day, 1), {
+    outlook: { ...ORDINARY, loadDays },
+  })
   const [first, second] = plan.bursts
   if (!first) return plan.reason
   const names = [first, second].filter((burst) => burst !== undefined).map(({ name }) => name.toLowerCase())
@@ -66,6 +74,8 @@ export const changesOf = (
   after: Views,
   asked: Asked,
   facts: Facts,
+  /** Load days of the six before the next day, the session’s own among them. */
+  loadDays: number,
   session: Session,
 ): SessionChanges => ({
   changes: changesBetween(program, before, after, asked),
@@ -75,5 +85,5 @@ export const changesOf = (
     session.promised ?? tracksOf(planSession(program, before, facts, session.day)),
     asked,
   ),
-  next: nextTime(program, after, facts, session),
+  next: nextTime(program, after, facts, loadDays, session),
 })

@@ -16,7 +16,8 @@ import {
   type TrackRecord,
 } from '../readiness'
 import { ORDINARY } from './outlook'
-import { planSession, type Asked } from './session'
+import type { Asked } from './asked'
+import { planSession } from './session'
 import { todayFrom } from './today'
 
 const FACTS: Facts = { born: '2018-04-01', checks: [], incidents: [], confirmed: [], handOver: [] }

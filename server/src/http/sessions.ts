@@ -6,6 +6,7 @@ import type { Router } from 'express'
 import { answersOfSession } from '../data/answers'
 import { confirmSession, sessionById, sessionsBy } from '../data/sessions'
 import { factsOf, judgedTracks, programOf } from '../records/judged'
+import { loadDaysBefore } from '../records/line'
 import { keepBatch } from '../records/keep-batch'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -50,7 +51,16 @@ export const sessionRoutes = (router: Router, deps: Dependencies): void => {
       const key = trackKey(step, side)
       if (!voided) asked.set(key, (asked.get(key) ?? 0) + 1)
     }
-    return changesOf(program, before, after, asked, await factsOf(yard, horse, session.day), session)
+    const facts = await factsOf(yard, horse, session.day)
+    return changesOf(
+      program,
+      before,
+      after,
+      asked,
+      facts,
+      await loadDaysBefore(yard, horse, program, addDays(session.day, 1)),
+      session,
+    )
   })
 
   serve(router, deps, routes.confirmSession, async (yard, { params, body }) => {

@@ -50,14 +50,21 @@ const judgedToday = async (yard: Yard, known: Known) => {
     : judgeAndKeep(yard, known, day)
 }
 
+/** Load days of a horse among the six before a day. */
+export const loadDaysBefore = async (
+  { client }: Yard,
+  horse: Horse,
+  program: Program,
+  on: string,
+): Promise<number> => loadDaysIn(program, await workedRows(client, horse.id, weekBefore(on), on), horse, on)
+
 /** A horse's Line on a day; today's is judged once and then read, until an answer or a fact changes it. */
 export const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
   const { client } = yard
   const program = await programOf(yard, horse)
   const facts = await factsOf(yard, horse, on)
   const overrules = await overrulesOn(client, horse.id, on)
-  const week = await workedRows(client, horse.id, weekBefore(on), on)
-  const loadDays = loadDaysIn(program, week, horse, on)
+  const loadDays = await loadDaysBefore(yard, horse, program, on)
   const known = { horse, program, facts, loadDays, on }
   const { workDays, judged } =
     on === todayIn(yard)

@@ -68,16 +68,18 @@ export const factsHere = ({ carried, waiting }: HorseHere, on: Day): Facts => {
   }
 }
 
+/** Load days among the six before a day. */
+export const loadDaysHere = ({ carried, program, history }: HorseHere, on: Day): number => {
+  const from = weekBefore(on)
+  const week = history.filter(({ day }) => day >= from && day < on)
+  return loadDaysIn(program, workedHere(week, []), carried.horse, on)
+}
+
 /** A horse's Line from what lies on this device. */
 export const lineHere = (horse: HorseHere, on: Day, replays: Replays): Line => {
   const { carried, program, history } = horse
   const facts = factsHere(horse, on)
-  const from = weekBefore(on)
-  const week = workedHere(
-    history.filter(({ day }) => day >= from && day < on),
-    [],
-  )
-  const loadDays = loadDaysIn(program, week, carried.horse, on)
+  const loadDays = loadDaysHere(horse, on)
   const views = viewsOf(STANDARD_MODEL, program, replays.of(horse, on), on)
   return lineFrom({
     horse: carried.horse,

@@ -7,7 +7,7 @@ import { trackKey, viewsOf } from '@still-pine/core/readiness'
 import { device } from '../device'
 import { keepReply } from '../replies'
 import { historyOf } from './history'
-import { factsHere, lineHere, Replays, type HorseHere } from './judged'
+import { factsHere, lineHere, loadDaysHere, Replays, type HorseHere } from './judged'
 import { bodyOf, dayInZone, lineKey, lineKnown, meHere, waitingFor } from './known'
 import { workedHere } from './worked'
 import { answersOfSessionHere, answersOfStepHere, sessionsHere } from './sessions'
@@ -178,6 +178,7 @@ export class Reader {
       viewsOn(session.day),
       asked,
       factsHere(horse, session.day),
+      loadDaysHere(horse, addDays(session.day, 1)),
       session,
     )
   }

@@ -1,0 +1,61 @@
+import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from '../care'
+import { Overrule } from '../judgement'
+import { Day, Id } from '../primitives'
+import { z } from 'zod'
+import { horse, route } from './making'
+
+/** Checks, incidents and what is confirmed. */
+export const careRoutes = {
+  checks: route({
+    method: 'get',
+    path: '/horses/{horseId}/checks',
+    summary: 'Checks of a horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ checks: z.array(Check) }),
+  }),
+  putCheck: route({
+    method: 'put',
+    path: '/horses/{horseId}/checks/{checkId}',
+    summary: 'Record a check or a veterinary hold',
+    needs: 'record-check',
+    params: horse.extend({ checkId: Id }),
+    body: PutCheck,
+    reply: Check,
+  }),
+  incidents: route({
+    method: 'get',
+    path: '/horses/{horseId}/incidents',
+    summary: 'Incidents of a horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ incidents: z.array(Incident) }),
+  }),
+  putIncident: route({
+    method: 'put',
+    path: '/horses/{horseId}/incidents/{incidentId}',
+    summary: 'Record an incident',
+    needs: 'record-incident',
+    params: horse.extend({ incidentId: Id }),
+    body: PutIncident,
+    reply: Incident,
+  }),
+  putConfirmations: route({
+    method: 'put',
+    path: '/horses/{horseId}/confirmations/{day}',
+    summary: 'Confirm helper, helmet, rail or company for a day',
+    needs: 'confirm-on-the-day',
+    params: horse.extend({ day: Day }),
+    body: PutConfirmations,
+    reply: PutConfirmations,
+  }),
+  putOverrule: route({
+    method: 'put',
+    path: '/horses/{horseId}/overrules/{overruleId}',
+    summary: 'Overrule Not yet or Check first with a reason; never a Stop',
+    needs: 'overrule-gate',
+    params: horse.extend({ overruleId: Id }),
+    body: PutOverrule,
+    reply: Overrule,
+  }),
+} as const

@@ -1,0 +1,100 @@
+import { EvidenceAnswer, EvidenceSession, KeptAnswer } from '../answers'
+import { Carry, Cursor } from '../carry'
+import { Line, TodayRow, WeekRow } from '../judgement'
+import { Day, Id, StepKey } from '../primitives'
+import { Judging, YardReading } from '../reading'
+import { SpotsReply } from '../spots'
+import { WorkedReply } from '../worked'
+import { z } from 'zod'
+import { horse, route } from './making'
+
+/** What is judged of horses, and what it is judged from. */
+export const judgementRoutes = {
+  today: route({
+    method: 'get',
+    path: '/today',
+    summary: 'Today’s running order with each horse’s plan',
+    needs: 'read-yard',
+    reply: z.object({ day: Day, rows: z.array(TodayRow) }),
+  }),
+  week: route({
+    method: 'get',
+    path: '/week',
+    summary: 'Who worked in the last seven days, and what goes stale',
+    needs: 'read-yard',
+    reply: z.object({ days: z.array(Day), rows: z.array(WeekRow) }),
+  }),
+  line: route({
+    method: 'get',
+    path: '/horses/{horseId}/line',
+    summary: 'A horse’s tracks, gates and plan on a day',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({ on: Day.optional() }),
+    reply: Line,
+  }),
+  carry: route({
+    method: 'get',
+    path: '/horses/{horseId}/carry',
+    summary: 'What a device takes along to judge a horse without signal, from where it left off',
+    needs: 'read-yard',
+    params: horse,
+    query: Cursor,
+    reply: Carry,
+  }),
+  spots: route({
+    method: 'get',
+    path: '/horses/{horseId}/spots',
+    summary: 'Answers that tell where on the horse, or from where, oldest first',
+    needs: 'read-yard',
+    params: horse,
+    reply: SpotsReply,
+  }),
+  worked: route({
+    method: 'get',
+    path: '/horses/{horseId}/worked',
+    summary: 'A horse’s answers counted by track and session: what its counters and places are made from',
+    needs: 'read-yard',
+    params: horse,
+    reply: WorkedReply,
+  }),
+  stepAnswers: route({
+    method: 'get',
+    path: '/horses/{horseId}/steps/{step}/answers',
+    summary: 'The newest answers of one step, voided ones too',
+    needs: 'read-yard',
+    params: z.object({ horseId: Id, step: StepKey }),
+    query: z.object({ before: Id.optional() }),
+    reply: z.object({ answers: z.array(KeptAnswer) }),
+  }),
+  evidence: route({
+    method: 'get',
+    path: '/horses/{horseId}/evidence',
+    summary: 'Every answer of some steps, or of all, that stands, and how each session was, oldest first',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({
+      steps: z
+        .string()
+        .transform((keys) => keys.split(','))
+        .pipe(z.array(StepKey).min(1).max(20))
+        .optional(),
+    }),
+    reply: z.object({ day: Day, answers: z.array(EvidenceAnswer), sessions: z.array(EvidenceSession) }),
+  }),
+  reading: route({
+    method: 'get',
+    path: '/reading',
+    summary: 'Every horse’s nearest gate with what holds it, and what several horses are weak on',
+    needs: 'read-yard',
+    reply: YardReading,
+  }),
+  judging: route({
+    method: 'get',
+    path: '/judging',
+    summary: 'What was predicted before first asks against what came, over the yard or one horse',
+    needs: 'read-yard',
+    query: z.object({ horseId: Id.optional() }),
+    reply: Judging,
+  }),
+} as const

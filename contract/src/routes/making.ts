@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { Id } from '../primitives'
+import type { Route } from '../route'
+
+const none = z.object({})
+
+/** What is replied where nothing is to be told. */
+export const nothing = z.object({ ok: z.literal(true) })
+
+/** The parameters of whatever belongs to a horse. */
+export const horse = z.object({ horseId: Id })
+
+type Parts<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType> = Pick<
+  Route<P, Q, B, R>,
+  'method' | 'path' | 'summary' | 'needs' | 'reply'
+> &
+  Partial<Pick<Route<P, Q, B, R>, 'params' | 'query' | 'body'>>
+
+/** A route of which only what differs is said. */
+export const route = <
+  R extends z.ZodType,
+  P extends z.ZodType = typeof none,
+  Q extends z.ZodType = typeof none,
+  B extends z.ZodType = typeof none,
+>(
+  parts: Parts<P, Q, B, R>,
+): Route<P, Q, B, R> => ({ params: none, query: none, body: none, ...parts }) as unknown as Route<P, Q, B, R>

@@ -1,0 +1,55 @@
+import { Horse } from '../horses'
+import { Id } from '../primitives'
+import { ProgramSchema } from '../program'
+import { MoveOver, PutHorseProgram, PutProgram, School } from '../schools'
+import { z } from 'zod'
+import { horse, route } from './making'
+
+/** A program as stored. */
+export const ProgramDocument = z.object({ id: Id, program: ProgramSchema })
+
+/** Schools and what a horse is worked by. */
+export const schoolsRoutes = {
+  program: route({
+    method: 'get',
+    path: '/programs/{programId}',
+    summary: 'One version of a program',
+    needs: 'read-yard',
+    params: z.object({ programId: Id }),
+    reply: ProgramDocument,
+  }),
+  schools: route({
+    method: 'get',
+    path: '/schools',
+    summary: 'The schools that ship and the yard’s own, with their versions',
+    needs: 'read-yard',
+    reply: z.object({ schools: z.array(School) }),
+  }),
+  putProgram: route({
+    method: 'put',
+    path: '/programs/{programId}',
+    summary: 'Keep a new version of one of the yard’s own schools',
+    needs: 'edit-school',
+    params: z.object({ programId: Id }),
+    body: PutProgram,
+    reply: ProgramDocument,
+  }),
+  moveOver: route({
+    method: 'get',
+    path: '/horses/{horseId}/move-over',
+    summary: 'What would become of each track if a horse moved to another program',
+    needs: 'read-yard',
+    params: horse,
+    query: z.object({ to: Id }),
+    reply: MoveOver,
+  }),
+  putHorseProgram: route({
+    method: 'put',
+    path: '/horses/{horseId}/program',
+    summary: 'Move a horse to another version of a school, or to another school',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutHorseProgram,
+    reply: Horse,
+  }),
+} as const

@@ -1,0 +1,50 @@
+import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from '../answers'
+import { SessionChanges } from '../judgement'
+import { Day, Id } from '../primitives'
+import { z } from 'zod'
+import { route } from './making'
+
+/** Sessions and answers. */
+export const workRoutes = {
+  batch: route({
+    method: 'post',
+    path: '/answers/batch',
+    summary: 'Keep sessions, answers and corrections, each at most once',
+    needs: 'log-answers',
+    body: Batch,
+    reply: BatchReply,
+  }),
+  sessions: route({
+    method: 'get',
+    path: '/sessions',
+    summary: 'The sessions of a day, or the newest of a horse',
+    needs: 'read-yard',
+    query: z.object({ on: Day.optional(), horseId: Id.optional() }),
+    reply: z.object({ sessions: z.array(Session) }),
+  }),
+  session: route({
+    method: 'get',
+    path: '/sessions/{sessionId}',
+    summary: 'One session with its answers',
+    needs: 'read-yard',
+    params: z.object({ sessionId: Id }),
+    reply: z.object({ session: Session, answers: z.array(KeptAnswer) }),
+  }),
+  sessionChanges: route({
+    method: 'get',
+    path: '/sessions/{sessionId}/changes',
+    summary: 'What a session’s day changed',
+    needs: 'read-yard',
+    params: z.object({ sessionId: Id }),
+    reply: SessionChanges,
+  }),
+  confirmSession: route({
+    method: 'put',
+    path: '/sessions/{sessionId}/confirmation',
+    summary: 'Confirm a session after mending it',
+    needs: 'confirm-session',
+    params: z.object({ sessionId: Id }),
+    body: Confirmation,
+    reply: Session,
+  }),
+} as const

@@ -1,0 +1,54 @@
+import type { Day } from '../answer'
+import type { Program } from '../program'
+import type { Facts, Views } from '../readiness'
+import { ASSUMED, type Asked } from './asked'
+import { openingOf, type Opening } from './gate-asks'
+import { goalsOf } from './goals'
+import type { ClosedStep, OpenStep } from './open-steps'
+import { highestToday, leftOutBy, ORDINARY } from './outlook'
+import { NOTHING_YET } from './today'
+import { candidateFor, type Candidate } from './ways'
+
+/** What may be worked today, and what today keeps out. */
+export interface Field {
+  /** The gate that waits for first asks alone, and what it opens. */
+  readonly opening: Opening | null
+  readonly candidates: readonly Candidate[]
+  /** Open, and kept out by what today is like. */
+  readonly kept: readonly ClosedStep[]
+}
+
+/** The open steps that today allows, with every way they may be worked, and those it does not, with the rule. */
+export const fieldOf = (
+  program: Program,
+  views: Views,
+  facts: Facts,
+  on: Day,
+  open: readonly OpenStep[],
+  { outlook = ORDINARY, learner = ASSUMED, aim, today = NOTHING_YET }: Asked,
+): Field => {
+  const goals = goalsOf(learner, program, views, facts, on, aim)
+  const candidates: Candidate[] = []
+  const kept: ClosedStep[] = []
+  for (const one of open) {
+    const { step, tracks } = one
+    const over = today.over.get(step.key)
+    if (over) {
+      kept.push({
+        step,
+        words: over === 'done' ? 'done for today: it held' : 'left for today: it went badly',
+      })
+      continue
+    }
+    const allowed = highestToday(outlook, program, step, facts.born, on)
+    const isNew = tracks.every(({ view }) => view.answers === 0)
+    const rule = leftOutBy(outlook, step, Math.min(...tracks.map(({ rung }) => rung)), isNew)
+    const candidate =
+      rule === null
+        ? candidateFor(learner, program, views, goals.get(step.key)!, one, allowed, on, today)
+        : null
+    if (candidate) candidates.push(candidate)
+    else kept.push({ step, words: rule ?? allowed!.rule })
+  }
+  return { opening: openingOf(goals), candidates, kept }
+}
