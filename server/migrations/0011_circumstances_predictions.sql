@@ -9,10 +9,11 @@ alter table pen_session
 create table prediction (
   answer_id uuid not null references answer,
   side text not null,
-  yard_id uuid not null references yard,
-  horse_id uuid not null references horse,
-  session_id uuid not null references pen_session,
-  person_id uuid not null references person,
+  -- Those of the answer, copied so that sums need not look it up.
+  yard_id uuid not null,
+  horse_id uuid not null,
+  session_id uuid not null,
+  person_id uuid not null,
   step text not null,
   day date not null,
   chance double precision not null,

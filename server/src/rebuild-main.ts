@@ -39,8 +39,9 @@ const rebuildYard = async (yardId: string): Promise<Rebuilt & { name: string }> 
     ids: (await allHorses(client)).map(({ id }) => id),
   }))
   const parts: Rebuilt[] = []
-  for (let from = 0; from < ids.length; from += replays.atOnce) {
-    const some = new Set(ids.slice(from, from + replays.atOnce))
+  const atOnce = 4 * replays.atOnce
+  for (let from = 0; from < ids.length; from += atOnce) {
+    const some = new Set(ids.slice(from, from + atOnce))
     parts.push(await inYardOf(yardId, (yard) => rebuildAll(yard, replays, () => undefined, some)))
     if (process.stderr.isTTY) process.stderr.write(`\r${name}: ${from + some.size} of ${ids.length} horses`)
   }

@@ -78,11 +78,15 @@ export const rebuildAll = async (
 ): Promise<Rebuilt> => {
   const horses = (await allHorses(yard.client)).filter(({ id }) => only?.has(id) ?? true)
   const ones: One[] = []
-  for (let from = 0; from < horses.length; from += replays.atOnce) {
-    tell({ step: 'judging', horses: from, of: horses.length })
-    const now = horses.slice(from, from + replays.atOnce)
-    ones.push(...(await Promise.all(now.map((horse) => rebuildHorse(yard, replays, horse)))))
+  const left = [...horses]
+  const work = async (): Promise<void> => {
+    for (let horse = left.shift(); horse; horse = left.shift()) {
+      tell({ step: 'judging', horses: ones.length, of: horses.length })
+      ones.push(await rebuildHorse(yard, replays, horse))
+    }
   }
+  // Some are read and written while others are worked out: no thread waits for the database.
+  await Promise.all(Array.from({ length: 2 * replays.atOnce }, work))
   return {
     horses: horses.length,
     answers: ones.reduce((sum, one) => sum + one.answers, 0),

@@ -1,8 +1,8 @@
 import type { EChartsCoreOption, EChartsType } from 'echarts/core'
 import { useEffect, useRef } from 'react'
 
-/** The charting library comes when the first chart does: most pages have none. */
-const library = async () => {
+/** The charting library comes when the first chart does, or a page that will have one: most have none. */
+export const library = async () => {
   const [core, charts, components, renderers] = await Promise.all([
     import('echarts/core'),
     import('echarts/charts'),

@@ -15,6 +15,9 @@ const UNCHANGING = /^programs\//
 /** Kept in a shape of its own, and never answered from here. */
 const CARRIED = /\/carry\b/
 
+/** Heavy, and made here from what is carried anyway: no copy is kept. */
+const MADE_HERE = /\/evidence\b/
+
 export interface DeviceParts {
   /** Answers a question from what lies on this device. */
   readonly readHere: (key: string) => Promise<unknown>
@@ -47,7 +50,8 @@ export const onDeviceToo =
     if ((args.method ?? 'GET') !== 'GET' || CARRIED.test(key)) return ask(args, api, extra)
     // Who signed out without signal is signed out before the server is asked for anything of theirs.
     if (navigator.onLine) await paySignOut()
-    const kept = await keptReply(key)
+    const keepsCopy = !MADE_HERE.test(key)
+    const kept = keepsCopy ? await keptReply(key) : undefined
     if (kept && UNCHANGING.test(key)) return { data: kept.body }
     const reply = kept
       ? navigator.onLine
@@ -56,7 +60,7 @@ export const onDeviceToo =
       : await ask(args, api, extra)
     if (!reply.error) {
       onHeard(api, true)
-      void keepReply(key, reply.data, Date.now())
+      if (keepsCopy) void keepReply(key, reply.data, Date.now())
       return reply
     }
     if (isCutOff(reply.error)) onCutOff()

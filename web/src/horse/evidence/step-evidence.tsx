@@ -15,7 +15,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Picker } from '../../after/pickers'
 import { useEvidenceQuery } from '../../app/api'
 import { Differences } from '../../circumstances/differences'
-import { Chart } from '../../drawing/chart'
+import { Chart, library } from '../../drawing/chart'
 import { evidenceReader } from '../../threads/evidence'
 import type { SideTimeline } from '../../threads/evidence.worker'
 import { useRead } from '../../threads/use-read'
@@ -161,8 +161,11 @@ export const StepEvidence = ({ line, program, step }: Props) => {
   const steps = useMemo(() => withSources(program, step.key), [program, step])
   const { data, error, refetch } = useEvidenceQuery({ horseId: line.horse.id, steps })
   const [only, setOnly] = useState('')
-  // It starts while the answers are on their way.
-  useEffect(() => void evidenceReader(), [])
+  // Both are got ready while the answers are on their way.
+  useEffect(() => {
+    evidenceReader()
+    void library()
+  }, [])
   const history = useMemo(() => data && { program, ...data }, [program, data])
   const readTimelines = useMemo(
     () => history && (() => evidenceReader().timelines(history, step.key)),
