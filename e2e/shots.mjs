@@ -75,7 +75,7 @@ await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidenc
     .getByRole('img', { name: /weeks of rest/ })
     .locator('svg')
     .waitFor()
-  await page.getByText('Circle loose').scrollIntoViewIfNeeded()
+  await page.getByLabel('Only answers given when').evaluate((choice) => choice.scrollIntoView())
 })
 await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')

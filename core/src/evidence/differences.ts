@@ -92,7 +92,7 @@ const byWords = (by: number): string => {
 /** What a comparison says: shares, counts, the spread, and whether it could be nothing. */
 export const differenceInWords = ({ sessions, asks, light, spread, against }: Difference): string => {
   const seen = `${light} of ${count(asks, 'first ask')} light (${percent(spread.low)} to ${percent(spread.high)}), in ${count(sessions, 'session')}`
-  if (!against) return `${seen}. Too few sessions to compare: three on either side are wanted.`
+  if (!against) return `${seen}. Too few sessions to compare.`
   const { by, share, asks: others, spread: wide } = against
   const couldBeNothing = wide.low <= 0 && wide.high >= 0
   return `${seen}; ${byWords(by)} the ${percent(share)} of ${others} otherwise (${signed(wide.low)} to ${signed(wide.high)})${couldBeNothing ? ': it may be nothing' : ''}.`

@@ -20,8 +20,9 @@ export const Differences = ({ groups }: { groups: readonly CircumstanceGroup[] }
         </p>
       ) : (
         <p>
-          First asks of the day, counted by what was noted. It is what was seen and not what caused it: other
-          steps were asked on those days, and other things differed too.
+          First asks of the day, counted by what was noted; three sessions on either side make a comparison.
+          It is what was seen and not what caused it: other steps were asked on those days, and other things
+          differed too.
         </p>
       )}
       <dl className="grid gap-x-8 gap-y-2 desk:grid-cols-2">
