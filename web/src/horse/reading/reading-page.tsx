@@ -106,7 +106,7 @@ const Minutes = ({ minutes }: { minutes: HorseReading['minutes'] }) => (
     <caption className="mb-1 text-left font-name text-xl font-bold">Minutes, by the kind of work</caption>
     <thead className="text-left text-quiet">
       <tr>
-        <th scope="col" />
+        <td />
         <th scope="col" className="text-right">
           last 7 days
         </th>

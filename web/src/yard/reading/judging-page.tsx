@@ -59,7 +59,7 @@ const PartTable = ({ groups, parting }: { groups: readonly Group[]; parting: Par
     <caption className="text-left font-name text-xl font-bold">{PARTINGS[parting].title}</caption>
     <thead className="text-right text-quiet">
       <tr>
-        <th scope="col" />
+        <td />
         <th scope="col">first asks</th>
         <th scope="col">light</th>
         <th scope="col">Brier</th>
