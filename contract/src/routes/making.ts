@@ -16,7 +16,10 @@ type Parts<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R exte
 > &
   Partial<Pick<Route<P, Q, B, R>, 'params' | 'query' | 'body'>>
 
-/** A route of which only what differs is said. */
+/**
+ * A route of which only what differs is said. The cast: that a part left out is the empty one, which its type parameter
+ * falls back to, is more than the compiler follows.
+ */
 export const route = <
   R extends z.ZodType,
   P extends z.ZodType = typeof none,

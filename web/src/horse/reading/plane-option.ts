@@ -28,25 +28,14 @@ export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
     max: 1,
     interval: 0.5,
     axisLabel: { color: ink, fontSize: 15, formatter: percent },
+    nameLocation: 'middle',
+    nameTextStyle: { color: ink, fontSize: 15 },
+    splitLine: { lineStyle: { color: ink, type: 'dotted' } },
   }
   return {
     grid: { left: 68, right: 24, top: 16, bottom: 52 },
-    xAxis: {
-      ...axis,
-      name: 'chance that it is not tight',
-      nameLocation: 'middle',
-      nameGap: 30,
-      nameTextStyle: { color: ink, fontSize: 15 },
-      splitLine: { lineStyle: { color: ink, type: 'dotted' } },
-    },
-    yAxis: {
-      ...axis,
-      name: 'chance of a light answer',
-      nameLocation: 'middle',
-      nameGap: 48,
-      nameTextStyle: { color: ink, fontSize: 15 },
-      splitLine: { lineStyle: { color: ink, type: 'dotted' } },
-    },
+    xAxis: { ...axis, name: 'chance that it is not tight', nameGap: 30 },
+    yAxis: { ...axis, name: 'chance of a light answer', nameGap: 48 },
     tooltip: {
       trigger: 'item',
       backgroundColor: colour('panel'),
