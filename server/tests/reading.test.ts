@@ -9,7 +9,7 @@ import type {
 } from '@still-pine/contract'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
-import { reliabilityOf, replayPredicting, talliesOf } from '@still-pine/core/evidence'
+import { byCircumstance, reliabilityOf, replayPredicting, talliesOf } from '@still-pine/core/evidence'
 import { FEET_FIRST } from '@still-pine/core/program'
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
@@ -157,6 +157,11 @@ describe('how a session was', () => {
       `/horses/${horse}/evidence?steps=settle-in-pen`,
     )
     expect(body.sessions.map(({ circumstances: c }) => c.weather)).toEqual(['wind', 'fair'])
+    // A device sums up the same by itself.
+    const { predictions } = replayPredicting(STANDARD_MODEL, FEET_FIRST, body.answers)
+    const rounded = (groups: Judging['circumstances']) =>
+      groups.map((group) => ({ ...group, said: Math.round(group.said * 1e9) }))
+    expect(rounded(circumstances)).toEqual(rounded([...byCircumstance(predictions, body.sessions)]))
   })
 
   it('is refused for a session that is not known, and where it says what nobody can say', async () => {
