@@ -88,6 +88,24 @@ const untouchedView = (model: Model, step: Step, on: Day): TrackView => {
   return view
 }
 
+interface Judged {
+  readonly model: Model
+  readonly step: Step
+  readonly on: Day
+  readonly view: TrackView
+}
+
+/** In a session a horse is judged after every answer and only one track is another: the last view of each is kept. */
+const lastView = new WeakMap<TrackRecord, Judged>()
+
+const judgedOnce = (model: Model, step: Step, record: TrackRecord, on: Day): TrackView => {
+  const last = lastView.get(record)
+  if (last?.on === on && last.step === step && last.model === model) return last.view
+  const view = judge(model, step, record, on)
+  lastView.set(record, { model, step, on, view })
+  return view
+}
+
 /** One track on the day judged, also where it has no answers yet. */
 export const viewOf = (
   model: Model,
@@ -98,7 +116,7 @@ export const viewOf = (
   on: Day,
 ): TrackView => {
   const record = records.get(trackKey(step.key, side))
-  if (record) return judge(model, step, record, on)
+  if (record) return judgedOnce(model, step, record, on)
   const mean = startingMean(model, program, step, side, on, records)
   return mean === model.priorAbility.mean
     ? untouchedView(model, step, on)

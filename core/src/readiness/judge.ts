@@ -2,8 +2,8 @@ import { isTight, PLAIN, type Answer, type Day, type Place } from '../answer'
 import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
 import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
-import { movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
-import { DAYS_REMEMBERED, type Marked } from './tally'
+import { countedMisses, movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
+import { DAYS_REMEMBERED, tallyWith, type Marked } from './tally'
 import { temperOf, type Temper } from './temper'
 
 export type State = 'new' | 'started' | 'slipped' | 'coming' | 'rusty' | 'solid'
@@ -83,18 +83,24 @@ const isSolidButPlaces = (model: Model, step: JudgedStep, record: TrackRecord, o
   return solidMisses(model, step, chances, record.tally, record.belief, on, false).length === 0
 }
 
-/** Whether no number of asks today could do: the days or the answers that would still be missing are too many. */
-const isOutOfReach = (model: Model, step: JudgedStep, { belief, tally }: TrackRecord, on: Day): boolean => {
-  const { days, atRung } = model.solid[step.kind]
-  const daysByTonight = belief.daysWorked + (belief.lastDay === on ? 0 : 1)
-  return daysByTonight < days || tally.atRequired + MOST_ASKS < atRung
+/** The fewest such asks that meet the rules that only count, for which nothing has to be believed. */
+const asksToCount = (model: Model, step: JudgedStep, { belief, tally }: TrackRecord, on: Day): number => {
+  const opensDay = belief.lastDay !== on
+  let counted = tally
+  for (let asks = 0; asks <= MOST_ASKS; asks++) {
+    const daysWorked = belief.daysWorked + (asks > 0 && opensDay ? 1 : 0)
+    if (countedMisses(model, step, counted, daysWorked).length === 0) return asks
+    counted = tallyWith(counted, step, idealAnswer(step, on), asks === 0 && opensDay)
+  }
+  return Infinity
 }
 
 const asksNeeded = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): number | null => {
-  if (isOutOfReach(model, step, record, on)) return null
+  const fewest = asksToCount(model, step, record, on)
+  if (fewest > MOST_ASKS) return null
   let imagined = record
   for (let asks = 0; asks <= MOST_ASKS; asks++) {
-    if (isSolidButPlaces(model, step, imagined, on)) return asks
+    if (asks >= fewest && isSolidButPlaces(model, step, imagined, on)) return asks
     imagined = recordWith(model, step, imagined, idealAnswer(step, on))
   }
   return null

@@ -56,11 +56,11 @@ const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] 
     : []),
 ]
 
-const countMisses = (model: Model, step: JudgedStep, tally: Tally, belief: Belief): Miss[] => {
+const countMisses = (model: Model, step: JudgedStep, tally: Tally, daysWorked: number): Miss[] => {
   const { days, atRung } = model.solid[step.kind]
   return [
-    ...(belief.daysWorked < days
-      ? [{ rule: 'days', words: `${count(belief.daysWorked, 'work day')} so far, needs ${days}` } as const]
+    ...(daysWorked < days
+      ? [{ rule: 'days', words: `${count(daysWorked, 'work day')} so far, needs ${days}` } as const]
       : []),
     ...(tally.atRequired < atRung
       ? [
@@ -106,6 +106,14 @@ const allRoundMisses = (step: JudgedStep, tally: Tally, on: Day): Miss[] => {
   ]
 }
 
+/** The rules of Solid that ask nothing of the belief but the days worked, without the all-round ones. */
+export const countedMisses = (
+  model: Model,
+  step: JudgedStep,
+  tally: Tally,
+  daysWorked: number,
+): readonly Miss[] => [...countMisses(model, step, tally, daysWorked), ...practiceMisses(tally)]
+
 /**
  * The rules of Solid that fail on the day `on`; empty when the track is Solid. `chances` are those of a cold ask at
  * the required rung. `withPlaces: false` leaves the all-round rules out.
@@ -120,7 +128,6 @@ export const solidMisses = (
   withPlaces = true,
 ): readonly Miss[] => [
   ...chanceMisses(needOf(model, step), chances),
-  ...countMisses(model, step, tally, belief),
-  ...practiceMisses(tally),
+  ...countedMisses(model, step, tally, belief.daysWorked),
   ...(withPlaces ? allRoundMisses(step, tally, on) : []),
 ]
