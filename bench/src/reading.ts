@@ -32,7 +32,7 @@ export const readingFigures = (
     return [
       ...(await figures(
         'Evidence of a step',
-        horses.map((id) => `/horses/${id}/evidence?steps=step-back`),
+        horses.map((id) => `/horses/${id}/steps/step-back/evidence`),
       )),
       ...(await figures(
         'Evidence of a horse',

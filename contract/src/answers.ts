@@ -125,6 +125,23 @@ export const EvidenceAnswer = KeptAnswer.omit({
   voided: true,
 })
 
+/** An answer that was asked for, as a page of one step draws it: there may be thousands. */
+export const StepAnswer = EvidenceAnswer.pick({
+  sessionId: true,
+  side: true,
+  rung: true,
+  grade: true,
+  calm: true,
+  day: true,
+  place: true,
+  seconds: true,
+  fault: true,
+  ending: true,
+  peakNewtons: true,
+  releaseSeconds: true,
+  personName: true,
+})
+
 /** What evidence is told apart by: the session it is of. */
 export const EvidenceSession = z.object({
   id: Id,
@@ -158,6 +175,7 @@ export type NewSession = z.infer<typeof NewSession>
 export type BatchItem = z.infer<typeof BatchItem>
 export type BatchReply = z.infer<typeof BatchReply>
 export type EvidenceAnswer = z.infer<typeof EvidenceAnswer>
+export type StepAnswer = z.infer<typeof StepAnswer>
 export type EvidenceSession = z.infer<typeof EvidenceSession>
 export type KeptAnswer = z.infer<typeof KeptAnswer>
 export type Session = z.infer<typeof Session>

@@ -1,5 +1,7 @@
-import type { Difference, Group, NearestGate, TenthTally } from '@still-pine/core/evidence'
+import type { CircumstanceGroup, Difference, Group, NearestGate, TenthTally } from '@still-pine/core/evidence'
+import { CIRCUMSTANCE_KINDS } from '@still-pine/core/circumstances'
 import { z } from 'zod'
+import { EvidenceSession, StepAnswer } from './answers'
 import { STATE_NAMES } from './judgement'
 import { Day, Id, SideSchema } from './primitives'
 
@@ -19,6 +21,24 @@ const GroupSchema = z.object({
   said: z.number(),
 }) satisfies z.ZodType<Group>
 
+const CircumstanceGroupSchema = GroupSchema.extend({
+  kind: z.enum([...CIRCUMSTANCE_KINDS, 'kit']),
+}) satisfies z.ZodType<CircumstanceGroup>
+
+/** One step over its whole history, as it stands. */
+export const StepEvidence = z.object({
+  day: Day,
+  /** Oldest first. */
+  answers: z.array(StepAnswer),
+  /** How the sessions of these answers were. */
+  sessions: z.array(EvidenceSession.pick({ id: true, circumstances: true })),
+  /** The chance of a light first ask over the days, up to today and with rest alone after it; one list a side. */
+  sides: z.array(
+    z.object({ side: SideSchema, moments: z.array(z.object({ day: Day, chance: z.number() })) }),
+  ),
+  circumstances: z.array(CircumstanceGroupSchema),
+})
+
 /** Predictions against what came, summed up; and first asks by what was noted of their sessions. */
 export const Judging = z.object({
   day: Day,
@@ -32,7 +52,7 @@ export const Judging = z.object({
       tallies: z.array(TenthTallySchema),
     }),
   ),
-  circumstances: z.array(GroupSchema.extend({ kind: z.string() })),
+  circumstances: z.array(CircumstanceGroupSchema),
 })
 
 const NearestGateSchema = z.object({
@@ -82,5 +102,6 @@ export const YardReading = z.object({
   ),
 })
 
+export type StepEvidence = z.infer<typeof StepEvidence>
 export type Judging = z.infer<typeof Judging>
 export type YardReading = z.infer<typeof YardReading>

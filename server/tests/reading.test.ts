@@ -1,16 +1,25 @@
-import type {
-  Horse,
-  Judging,
-  Line,
-  ReplyOf,
-  Session,
-  SessionChanges,
-  YardReading,
+import {
+  StepAnswer,
+  type Horse,
+  type Judging,
+  type Line,
+  type ReplyOf,
+  type Session,
+  type SessionChanges,
+  type StepEvidence,
+  type YardReading,
 } from '@still-pine/contract'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
-import { byCircumstance, reliabilityOf, replayPredicting, talliesOf } from '@still-pine/core/evidence'
-import { FEET_FIRST } from '@still-pine/core/program'
+import {
+  byCircumstance,
+  reliabilityOf,
+  replayPredicting,
+  talliesOf,
+  timelineOf,
+} from '@still-pine/core/evidence'
+import { FEET_FIRST, sidesOf, stepOf } from '@still-pine/core/program'
+import { trackKey } from '@still-pine/core/readiness'
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -46,6 +55,42 @@ const dayOf = (
 }
 
 const WINDY = { ...NOTHING_NOTED, weather: 'wind', kit: 'Rope  halter' } as const
+
+const stepEvidence = async (horseId: string, step: string): Promise<StepEvidence> =>
+  (await yard.starter.get<StepEvidence>(`/horses/${horseId}/steps/${step}/evidence`)).body
+
+/** What a device without signal makes of a step from the answers themselves. */
+const workedOut = (key: string, { answers, sessions, day }: ReplyOf<'evidence'>): StepEvidence => {
+  const step = stepOf(FEET_FIRST, key)!
+  const { records, predictions } = replayPredicting(STANDARD_MODEL, FEET_FIRST, answers)
+  const own = predictions.filter((prediction) => prediction.step === key)
+  const asked = answers.filter((answer) => answer.step === key && !answer.uncued)
+  return {
+    day,
+    answers: asked,
+    sessions,
+    sides: sidesOf(step).map((side) => {
+      const record = records.get(trackKey(key, side))
+      const days = own.filter((prediction) => prediction.side === side)
+      return {
+        side,
+        moments: record ? [...timelineOf(STANDARD_MODEL, step, days, record.belief, day)] : [],
+      }
+    }),
+    circumstances: [...byCircumstance(own, sessions)],
+  }
+}
+
+const expectSame = (told: StepEvidence, made: StepEvidence): void => {
+  expect(told.answers).toEqual(made.answers.map((answer) => StepAnswer.parse(answer)))
+  expect(told.circumstances).toEqual(made.circumstances)
+  expect(told.sides.map(({ side }) => side)).toEqual(made.sides.map(({ side }) => side))
+  for (const [i, { moments }] of told.sides.entries()) {
+    expect(moments.map(({ day }) => day)).toEqual(made.sides[i]!.moments.map(({ day }) => day))
+    for (const [j, { chance }] of moments.entries())
+      expect(chance).toBeCloseTo(made.sides[i]!.moments[j]!.chance, 10)
+  }
+}
 
 describe('predictions', () => {
   const log = fc.array(
@@ -88,6 +133,8 @@ describe('predictions', () => {
         expect(kept.predictions).toBe(expected.predictions)
         expect(kept.brier).toBeCloseTo(expected.brier, 10)
         expect(kept.baseRate).toBeCloseTo(expected.baseRate, 10)
+        for (const step of ['settle-in-pen', 'foot-front', 'foot-hind'])
+          expectSame(await stepEvidence(horse, step), workedOut(step, body))
       }),
       { numRuns: 10 },
     )
@@ -153,9 +200,7 @@ describe('how a session was', () => {
       ['weather', 'fair', 1, 1, 1],
       ['weather', 'wind', 1, 1, 0],
     ])
-    const { body } = await yard.starter.get<ReplyOf<'evidence'>>(
-      `/horses/${horse}/evidence?steps=settle-in-pen`,
-    )
+    const { body } = await yard.starter.get<ReplyOf<'evidence'>>(`/horses/${horse}/evidence`)
     expect(body.sessions.map(({ circumstances: c }) => c.weather)).toEqual(['wind', 'fair'])
     // A device sums up the same by itself.
     const { predictions } = replayPredicting(STANDARD_MODEL, FEET_FIRST, body.answers)

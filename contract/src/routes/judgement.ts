@@ -2,7 +2,7 @@ import { EvidenceAnswer, EvidenceSession, KeptAnswer } from '../answers'
 import { Carry, Cursor } from '../carry'
 import { Line, TodayRow, WeekRow } from '../judgement'
 import { Day, Id, StepKey } from '../primitives'
-import { Judging, YardReading } from '../reading'
+import { Judging, StepEvidence, YardReading } from '../reading'
 import { SpotsReply } from '../spots'
 import { WorkedReply } from '../worked'
 import { z } from 'zod'
@@ -67,19 +67,20 @@ export const judgementRoutes = {
     query: z.object({ before: Id.optional() }),
     reply: z.object({ answers: z.array(KeptAnswer) }),
   }),
+  stepEvidence: route({
+    method: 'get',
+    path: '/horses/{horseId}/steps/{step}/evidence',
+    summary: 'One step over its whole history: its answers, its chance over the days, its circumstances',
+    needs: 'read-yard',
+    params: z.object({ horseId: Id, step: StepKey }),
+    reply: StepEvidence,
+  }),
   evidence: route({
     method: 'get',
     path: '/horses/{horseId}/evidence',
-    summary: 'Every answer of some steps, or of all, that stands, and how each session was, oldest first',
+    summary: 'Every answer that stands, and how each session was, oldest first',
     needs: 'read-yard',
     params: horse,
-    query: z.object({
-      steps: z
-        .string()
-        .transform((keys) => keys.split(','))
-        .pipe(z.array(StepKey).min(1).max(20))
-        .optional(),
-    }),
     reply: z.object({ day: Day, answers: z.array(EvidenceAnswer), sessions: z.array(EvidenceSession) }),
   }),
   reading: route({

@@ -109,6 +109,10 @@ export interface Chances {
   readonly calmChance: number
 }
 
+/** The chance that a first ask of the day at `rung` is answered light; the belief must already be rested to that day. */
+export const lightChance = (model: Model, step: StepShape, rested: Belief, rung: number): number =>
+  expectation(rested.ability, tablesFor(model, difficulty(model, rung, step.requiredRung, true)).light)
+
 /** The chances of a first ask of the day at `rung`; the belief must already be rested to that day. */
 export const coldChances = (model: Model, step: StepShape, rested: Belief, rung: number): Chances => {
   const hardness = difficulty(model, rung, step.requiredRung, true)

@@ -15,7 +15,7 @@ import {
   type Group,
 } from './differences'
 import { wilson } from './interval'
-import { replayPredicting } from './predictions'
+import { predictingOn, replayPredicting } from './predictions'
 import { reliabilityInWords, reliabilityOf, talliesOf } from './reliability'
 import { learningSpeed } from './speed'
 import { firstAndLast, medianOf, seenIn } from './tallies'
@@ -51,8 +51,47 @@ describe('predictions', () => {
     const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers.slice(0, 2)), day(4))
     expect(predictions[1]!.chance).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
     expect(records).toEqual(replayHorse(MODEL, FEET_FIRST, answers))
+    expect(predictions[1]!.morning).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
+    const evening = viewsOf(MODEL, FEET_FIRST, records, day(4)).get('lead-up/none')!
+    expect(predictions[1]!.evening).toBeCloseTo(evening.chance, 12)
     const untouched = viewsOf(MODEL, FEET_FIRST, new Map(), day(0)).get('lead-up/none')!
     expect(predictions[0]!.chance).toBeCloseTo(untouched.byRung[1]!.chance, 12)
+  })
+})
+
+describe('predictions brought on', () => {
+  const log = fc.array(
+    fc.record({
+      step: fc.constantFrom('lead-up', 'settle-in-pen', 'foot-front'),
+      side: fc.constantFrom('none' as const, 'left' as const),
+      grade: fc.integer({ min: 0, max: 4 }),
+      gap: fc.integer({ min: 0, max: 2 }),
+      uncued: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 20 },
+  )
+
+  it('are those of the whole history, with the evenings of the days they went on with', () => {
+    fc.assert(
+      fc.property(log, fc.nat(20), (list, cut) => {
+        let n = 0
+        const answers = list.map(({ gap, grade, step, ...one }) => {
+          n += gap
+          return ask({ ...one, step, rung: 1, grade: grade as 0, day: day(n) })
+        })
+        const whole = replayPredicting(MODEL, FEET_FIRST, answers)
+        const first = replayPredicting(MODEL, FEET_FIRST, answers.slice(0, cut))
+        const then = predictingOn(MODEL, FEET_FIRST, first.records, answers.slice(cut))
+        const evening = (one: { step: string; side: string; day: string; evening: number }) =>
+          [`${one.step} ${one.side} ${one.day}`, one.evening] as const
+        const kept = new Map([...first.predictions, ...then.predictions, ...then.goneOn].map(evening))
+        expect(then.records).toEqual(whole.records)
+        expect([...first.predictions, ...then.predictions].map(({ morning }) => morning)).toEqual(
+          whole.predictions.map(({ morning }) => morning),
+        )
+        expect(kept).toEqual(new Map(whole.predictions.map(evening)))
+      }),
+    )
   })
 })
 
@@ -233,30 +272,69 @@ describe('the learning speed of a horse', () => {
 
 describe('the chance over days', () => {
   const answers = [0, 2, 30].flatMap((n) => times(5, () => ask({ day: day(n) })))
-  const moments = timelineOf(MODEL, FEET_FIRST, answers, 'lead-up', 'none', day(40))
+  const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, answers)
+  const moments = timelineOf(MODEL, LEAD_UP, predictions, records.get('lead-up/none')!.belief, day(40))
+  const judgedOn = (on: string, upTo: string) =>
+    viewsOf(
+      MODEL,
+      FEET_FIRST,
+      replayHorse(
+        MODEL,
+        FEET_FIRST,
+        answers.filter((one) => one.day <= upTo),
+      ),
+      on,
+    ).get('lead-up/none')!.chance
 
   it('is what the judgement of each day says', () => {
     for (const on of [day(2), day(30), day(40), addDays(day(40), AHEAD_DAYS)]) {
-      const before = answers.filter((one) => one.day < on)
-      const view = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, before), on).get('lead-up/none')!
-      const moment = moments.find(({ day, when }) => day === on && when !== 'evening')!
-      expect(moment.chance).toBeCloseTo(view.chance, 12)
-      expect(moment.low).toBeCloseTo(view.low, 12)
+      const moment = moments.find((one) => one.day === on)!
+      expect(moment.chance).toBeCloseTo(judgedOn(on, addDays(on, -1)), 12)
     }
+    for (const on of [day(0), day(2), day(30)])
+      expect(moments.findLast((one) => one.day === on)!.chance).toBeCloseTo(judgedOn(on, on), 12)
   })
 
   it('runs on from day to day, worn by rest, and four weeks ahead', () => {
     const days = moments.map((moment) => moment.day)
     expect(days).toEqual([...days].sort())
     expect(daysBetween(day(40), days.at(-1)!)).toBe(AHEAD_DAYS)
-    const evening = moments.find((moment) => moment.day === day(2) && moment.when === 'evening')!
-    const morning = moments.find((moment) => moment.day === day(30) && moment.when === 'morning')!
-    expect(morning.chance).toBeLessThan(evening.chance)
+    const worn = moments.filter((one) => one.day > day(2) && one.day < day(30))
+    expect(worn.map(({ chance }) => chance)).toEqual(
+      [...worn].map(({ chance }) => chance).sort((a, b) => b - a),
+    )
   })
 
-  it('is nothing for a track nobody has asked, or a step the school does not have', () => {
-    expect(timelineOf(MODEL, FEET_FIRST, answers, 'send', 'left', day(40))).toEqual([])
-    expect(timelineOf(MODEL, FEET_FIRST, answers, 'tango', 'none', day(40))).toEqual([])
+  it('is on days of rest within a point of what would have been judged', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            gap: fc.integer({ min: 1, max: 90 }),
+            grades: fc.array(fc.integer({ min: 0, max: 4 }), { minLength: 1, maxLength: 12 }),
+          }),
+          { minLength: 2, maxLength: 12 },
+        ),
+        (spells) => {
+          let n = 0
+          const log = spells.flatMap(({ gap, grades }) => {
+            n += gap
+            return grades.map((grade) => ask({ day: day(n), grade: grade as 0 }))
+          })
+          const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, log)
+          const told = timelineOf(MODEL, LEAD_UP, predictions, records.get('lead-up/none')!.belief, day(n))
+          for (const { day: on, chance } of told) {
+            const upTo = log.filter((one) => one.day < on)
+            if (upTo.length === 0 || log.some((one) => one.day === on)) continue
+            const view = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, upTo), on).get(
+              'lead-up/none',
+            )!
+            expect(Math.abs(chance - view.chance)).toBeLessThan(0.01)
+          }
+        },
+      ),
+      { numRuns: 30 },
+    )
   })
 })
 

@@ -1,15 +1,19 @@
 import { isLight, isTight, type Day, type Side } from '../answer'
-import { coldChances, freshBelief, restedTo, type Model } from '../belief'
+import { freshBelief, lightChance, restedTo, type Model } from '../belief'
 import { rungAt, sidesAnswered, stepOf, type Program } from '../program'
 import {
   recordsWith,
   startingMean,
   trackKey,
+  trackOf,
   type Records,
   type TrackedAnswer,
   type TrackKey,
   type TrackRecord,
 } from '../readiness'
+
+const dayKey = ({ step, side, day }: Pick<Evening, 'step' | 'side' | 'day'>): string =>
+  `${step}/${side}/${day}`
 
 /** What was predicted just before a first ask of a day, at its own rung, and what came. */
 export interface Prediction {
@@ -20,28 +24,23 @@ export interface Prediction {
   readonly light: boolean
   /** `null` where no calm was noted. */
   readonly tight: boolean | null
+  /** The chance of a light first ask at the required rung at the same time. */
+  readonly morning: number
 }
 
-const chanceBefore = (
-  model: Model,
-  program: Program,
-  records: Records,
-  answer: TrackedAnswer,
-  side: Side,
-): number => {
-  const step = stepOf(program, answer.step)!
-  const record = records.get(trackKey(step.key, side))
-  const belief =
-    record?.belief ?? freshBelief(model, startingMean(model, program, step, side, answer.day, records))
-  const rung = step.marks ? rungAt(step, answer.rung) : answer.rung
-  return coldChances(model, step, restedTo(model, belief, answer.day), rung).chance
+/** The chance of a light first ask at the required rung after a day's work on a track. */
+export interface Evening {
+  readonly step: string
+  readonly side: Side
+  readonly day: Day
+  readonly evening: number
 }
 
 /**
  * What an answer puts to the test: the prediction of each track that it is the day's first of, by-chance and recalled
  * ones too. `records` must not know of it yet.
  */
-export const predictionsBefore = (
+const predictionsBefore = (
   model: Model,
   program: Program,
   records: Records,
@@ -49,36 +48,72 @@ export const predictionsBefore = (
 ): readonly Prediction[] => {
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return []
+  const { day } = answer
+  const rung = step.marks ? rungAt(step, answer.rung) : answer.rung
   return sidesAnswered(step, answer.side)
-    .filter((side) => records.get(trackKey(step.key, side))?.belief.lastDay !== answer.day)
-    .map((side) => ({
-      step: step.key,
-      side,
-      day: answer.day,
-      chance: chanceBefore(model, program, records, answer, side),
-      light: isLight(answer.grade),
-      tight: answer.calm === null ? null : isTight(answer.calm),
-    }))
+    .map((side) => ({ side, belief: records.get(trackKey(step.key, side))?.belief }))
+    .filter(({ belief }) => belief?.lastDay !== day)
+    .map(({ side, belief }) => {
+      const fresh = () => freshBelief(model, startingMean(model, program, step, side, day, records))
+      const rested = belief ? restedTo(model, belief, day) : fresh()
+      return {
+        step: step.key,
+        side,
+        day,
+        chance: lightChance(model, step, rested, rung),
+        light: isLight(answer.grade),
+        tight: answer.calm === null ? null : isTight(answer.calm),
+        morning: lightChance(model, step, rested, step.requiredRung),
+      }
+    })
 }
 
-/** A horse's tracks from its whole history, and every prediction on the way with the answer it was made for. */
+/** A horse's tracks after some answers, and every prediction on the way with the answer it was made for. */
 export interface Judged<T> {
   readonly records: ReadonlyMap<TrackKey, TrackRecord>
-  readonly predictions: readonly (Prediction & { readonly answer: T })[]
+  readonly predictions: readonly (Prediction & Evening & { readonly answer: T })[]
+  /** Days that were begun before these answers, and how the tracks stand after them now. */
+  readonly goneOn: readonly Evening[]
 }
 
-/** Works a horse's history out, oldest answer first, and predicts each first ask of a day before it is known. */
+/**
+ * Brings a horse's tracks on by more answers, oldest first, and predicts each first ask of a day before it is known.
+ * `before` is left as it is.
+ */
+export const predictingOn = <T extends TrackedAnswer>(
+  model: Model,
+  program: Program,
+  before: Records,
+  answers: readonly T[],
+): Judged<T> => {
+  const records = new Map(before)
+  const evenings: Evening[] = []
+  const keepEvening = (key: TrackKey): void => {
+    const record = records.get(key)
+    if (!record || record === before.get(key)) return
+    const { step: stepKey, side } = trackOf(key)
+    const step = stepOf(program, stepKey)!
+    const evening = lightChance(model, step, record.belief, step.requiredRung)
+    evenings.push({ step: stepKey, side, day: record.belief.lastDay!, evening })
+  }
+  const begun: (Prediction & { readonly answer: T })[] = []
+  for (const answer of answers) {
+    for (const prediction of predictionsBefore(model, program, records, answer)) {
+      keepEvening(trackKey(prediction.step, prediction.side))
+      begun.push({ ...prediction, answer })
+    }
+    recordsWith(model, program, records, answer)
+  }
+  for (const key of records.keys()) keepEvening(key)
+  const eveningOf = new Map(evenings.map((one) => [dayKey(one), one]))
+  const predictions = begun.map((one) => ({ ...one, evening: eveningOf.get(dayKey(one))!.evening }))
+  for (const one of begun) eveningOf.delete(dayKey(one))
+  return { records, predictions, goneOn: [...eveningOf.values()] }
+}
+
+/** Works a horse's whole history out, oldest answer first. */
 export const replayPredicting = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
   answers: readonly T[],
-): Judged<T> => {
-  const records = new Map<TrackKey, TrackRecord>()
-  const predictions: (Prediction & { readonly answer: T })[] = []
-  for (const answer of answers) {
-    for (const prediction of predictionsBefore(model, program, records, answer))
-      predictions.push({ ...prediction, answer })
-    recordsWith(model, program, records, answer)
-  }
-  return { records, predictions }
-}
+): Judged<T> => predictingOn(model, program, new Map(), answers)

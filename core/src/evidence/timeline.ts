@@ -1,13 +1,17 @@
-import { addDays, daysBetween, type Day, type Side } from '../answer'
-import { coldChances, restedTo, type Belief, type Chances, type Model } from '../belief'
-import { stepOf, type Program } from '../program'
-import { recordsWith, trackKey, type TrackedAnswer, type TrackKey, type TrackRecord } from '../readiness'
+import { addDays, daysBetween, type Day } from '../answer'
+import { keptShare, lightChance, restedTo, type Belief, type Model, type StepShape } from '../belief'
 
 /** The chance of a light first ask at the required rung, as it stood at one time of one day. */
-export interface Moment extends Chances {
+export interface Moment {
   readonly day: Day
-  /** Before that day's work, after it, or on a day of rest between. */
-  readonly when: 'morning' | 'evening' | 'rest'
+  readonly chance: number
+}
+
+/** How a track stood before and after the work of one day. */
+export interface DayTold {
+  readonly day: Day
+  readonly morning: number
+  readonly evening: number
 }
 
 /** Points drawn in one gap at most. */
@@ -24,44 +28,50 @@ const daysAfter = (from: Day, to: Day): readonly Day[] => {
 }
 
 /**
+ * What rest did between two days of which the chance is known: it wore on the way as the ability does, fast at first.
+ * The horse was last worked on `since`, its `daysWorked`-th day. Without the two ends.
+ */
+const wornBetween = (
+  model: Model,
+  from: Moment,
+  to: Moment,
+  { since, daysWorked }: { since: Day; daysWorked: number },
+): readonly Moment[] => {
+  const kept = (day: Day): number => keptShare(model, daysBetween(since, day), daysWorked)
+  const [atFirst, atLast] = [kept(from.day), kept(to.day)]
+  return daysAfter(from.day, to.day)
+    .slice(0, -1)
+    .map((day) => ({
+      day,
+      chance: from.chance + ((to.chance - from.chance) * (atFirst - kept(day))) / (atFirst - atLast),
+    }))
+}
+
+/**
  * The chance of a track over its days: up with the work of each day, worn by the rest between, and what rest alone
- * would do after `on`. Oldest answer first; answers to the steps that carry over to it must be among them.
+ * would do after `on`. `days` are all that it was worked on, oldest first; `now` is what is believed after the last.
+ * On days worked, on `on` and at the end it is what the filter says; on days of rest between within a point of it.
  */
 export const timelineOf = (
   model: Model,
-  program: Program,
-  answers: readonly TrackedAnswer[],
-  stepKey: string,
-  side: Side,
+  step: StepShape,
+  days: readonly DayTold[],
+  now: Belief,
   on: Day,
 ): readonly Moment[] => {
-  const step = stepOf(program, stepKey)
-  if (!step) return []
-  const key = trackKey(stepKey, side)
-  const records = new Map<TrackKey, TrackRecord>()
   const moments: Moment[] = []
-  const at = (belief: Belief, day: Day, when: Moment['when']): void => {
-    moments.push({ ...coldChances(model, step, belief, step.requiredRung), day, when })
+  const goOn = (to: Moment, since: Day, daysWorked: number): void => {
+    moments.push(...wornBetween(model, moments.at(-1)!, to, { since, daysWorked }), to)
   }
-  const rest = (belief: Belief, to: Day, withLast: boolean): void => {
-    const days = daysAfter(belief.lastDay!, to)
-    for (const day of withLast ? days : days.slice(0, -1)) at(restedTo(model, belief, day), day, 'rest')
+  for (const [i, { day, morning, evening }] of days.entries()) {
+    if (i > 0) goOn({ day, chance: morning }, days[i - 1]!.day, i)
+    moments.push({ day, chance: evening })
   }
-  for (const answer of answers) {
-    if (answer.day > on) break
-    const before = records.get(key)?.belief
-    recordsWith(model, program, records, answer)
-    const after = records.get(key)?.belief
-    if (!before || !after || after === before || before.lastDay === answer.day) continue
-    at(before, before.lastDay!, 'evening')
-    rest(before, answer.day, false)
-    at(restedTo(model, before, answer.day), answer.day, 'morning')
-  }
-  const last = records.get(key)?.belief
-  if (last) {
-    at(last, last.lastDay!, 'evening')
-    if (last.lastDay! < on) rest(last, on, true)
-    for (const day of daysAfter(on, addDays(on, AHEAD_DAYS))) at(restedTo(model, last, day), day, 'rest')
+  const last = days.at(-1)?.day
+  if (last === undefined) return []
+  for (const day of [on, addDays(on, AHEAD_DAYS)].filter((one) => one > last)) {
+    const rested = restedTo(model, now, day)
+    goOn({ day, chance: lightChance(model, step, rested, step.requiredRung) }, last, now.daysWorked)
   }
   return moments
 }

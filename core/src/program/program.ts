@@ -52,3 +52,20 @@ export const gateGuarding = (program: Program, step: string, rung: number): Gate
 /** The gates whose post hangs before (or, for an event, after) this step. */
 export const postsAt = (program: Program, step: string): readonly Gate[] =>
   program.gates.filter(({ guards }) => (guards.kind === 'step' ? guards.step : guards.after) === step)
+
+const grown = (
+  steps: ReadonlySet<string>,
+  next: (step: string) => readonly string[],
+): ReadonlySet<string> => {
+  const all = new Set(steps)
+  for (const step of all) for (const other of next(step)) all.add(other)
+  return all
+}
+
+/** The steps whose tracks may change when one of these does: itself and all it carries over to. */
+export const fedBy = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
+  grown(steps, (step) => program.carryOver.filter(({ from }) => from === step).map(({ to }) => to))
+
+/** The steps whose history is needed to work these out again. */
+export const feeding = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
+  grown(steps, (step) => program.carryOver.filter(({ to }) => to === step).map(({ from }) => from))

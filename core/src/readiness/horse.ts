@@ -9,6 +9,12 @@ export type TrackKey = `${string}/${Side}`
 
 export const trackKey = (step: string, side: Side): TrackKey => `${step}/${side}`
 
+/** The step and the side of a key. */
+export const trackOf = (key: TrackKey): { readonly step: string; readonly side: Side } => {
+  const [step, side] = key.split('/') as [string, Side]
+  return { step, side }
+}
+
 /** An answer with the track it belongs to; its rung is the mark that rung carries. */
 export interface TrackedAnswer extends Answer {
   readonly step: string

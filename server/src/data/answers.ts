@@ -1,4 +1,11 @@
-import type { CarriedAnswer, EvidenceAnswer, KeptAnswer, NewAnswer, Worked } from '@still-pine/contract'
+import type {
+  CarriedAnswer,
+  EvidenceAnswer,
+  KeptAnswer,
+  NewAnswer,
+  StepAnswer,
+  Worked,
+} from '@still-pine/contract'
 import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
 import { maybeRow, rows, run, sql, type Client } from './sql'
@@ -151,12 +158,8 @@ interface EvidenceRow extends Omit<EvidenceAnswer, 'at'> {
   readonly at: Date
 }
 
-/** A horse's standing answers as evidence is read from them, oldest first; on some steps or on all. */
-export const evidenceOf = async (
-  client: Client,
-  horseId: string,
-  steps: readonly string[] | undefined,
-): Promise<EvidenceAnswer[]> =>
+/** A horse's standing answers as evidence is read from them, oldest first. */
+export const evidenceOf = async (client: Client, horseId: string): Promise<EvidenceAnswer[]> =>
   (
     await rows<EvidenceRow>(
       client,
@@ -164,10 +167,21 @@ export const evidenceOf = async (
                  a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault, a.sign, a.ending,
                  a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", p.name as "personName"
           from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
-          where a.horse_id = ${horseId} and v.id is null and (${steps ?? null}::text[] is null or a.step = any(${steps ?? null}::text[]))
+          where a.horse_id = ${horseId} and v.id is null
           order by a.at, a.seq`,
     )
   ).map(({ at, ...row }) => ({ ...row, at: at.toISOString() }))
+
+/** The standing answers that a step was asked for, oldest first, no more of each than is drawn of it. */
+export const drawnOf = (client: Client, horseId: string, step: string) =>
+  rows<StepAnswer>(
+    client,
+    sql`select a.session_id as "sessionId", a.side, a.rung, a.grade, a.calm, a.day, a.place, a.seconds, a.fault, a.ending,
+               a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", p.name as "personName"
+        from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and a.step = ${step} and v.id is null and not a.uncued
+        order by a.at, a.seq`,
+  )
 
 /** The last standing answer of every step, rung, zone, place and movement that was told, oldest first. */
 export const lastSpots = (client: Client, horseId: string) =>

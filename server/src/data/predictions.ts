@@ -1,8 +1,9 @@
-import type { Prediction } from '@still-pine/core/evidence'
+import type { CircumstanceGroup, DayTold, Evening, Prediction } from '@still-pine/core/evidence'
+import type { Side } from '@still-pine/core/answer'
 import { rows, run, sql, type Client } from './sql'
 
-/** A prediction with the answer that put it to the test. */
-export interface PredictionToKeep extends Prediction {
+/** A prediction with the answer that put it to the test, and how the track stood that evening. */
+export interface PredictionToKeep extends Prediction, Evening {
   readonly answer: { readonly id: string }
 }
 
@@ -18,17 +19,46 @@ export const savePredictions = async (
   await run(
     client,
     sql`insert into prediction (yard_id, horse_id, answer_id, session_id, person_id, step, side, day, chance, light,
-                                tight)
-        select ${yardId}, ${horseId}, p.id, a.session_id, a.person_id, p.step, p.side, p.day, p.chance, p.light, p.tight
+                                tight, morning, evening)
+        select ${yardId}, ${horseId}, p.id, a.session_id, a.person_id, p.step, p.side, p.day, p.chance, p.light, p.tight,
+               p.morning, p.evening
         from unnest(${column(({ answer }) => answer.id)}::uuid[], ${column(({ step }) => step)}::text[],
                     ${column(({ side }) => side)}::text[], ${column(({ day }) => day)}::date[],
                     ${column(({ chance }) => chance)}::double precision[], ${column(({ light }) => light)}::boolean[],
-                    ${column(({ tight }) => tight)}::boolean[]) as p(id, step, side, day, chance, light, tight)
+                    ${column(({ tight }) => tight)}::boolean[], ${column(({ morning }) => morning)}::double precision[],
+                    ${column(({ evening }) => evening)}::double precision[])
+             as p(id, step, side, day, chance, light, tight, morning, evening)
         join answer a on a.id = p.id
         on conflict (answer_id, side) do update set chance = excluded.chance, light = excluded.light,
-          tight = excluded.tight`,
+          tight = excluded.tight, morning = excluded.morning, evening = excluded.evening`,
   )
 }
+
+/** Keeps how tracks stand on the evening of days that are there already. */
+export const saveEvenings = async (
+  client: Client,
+  horseId: string,
+  evenings: readonly Evening[],
+): Promise<void> => {
+  if (evenings.length === 0) return
+  const column = <T>(value: (evening: Evening) => T): T[] => evenings.map(value)
+  await run(
+    client,
+    sql`update prediction p set evening = e.evening
+        from unnest(${column(({ step }) => step)}::text[], ${column(({ side }) => side)}::text[],
+                    ${column(({ day }) => day)}::date[], ${column(({ evening }) => evening)}::double precision[])
+             as e(step, side, day, evening)
+        where p.horse_id = ${horseId} and p.step = e.step and p.side = e.side and p.day = e.day`,
+  )
+}
+
+/** How a step's tracks stood before and after each day they were worked, oldest first. */
+export const daysTold = (client: Client, horseId: string, step: string) =>
+  rows<DayTold & { readonly side: Side }>(
+    client,
+    sql`select side, day, morning, evening from prediction
+        where horse_id = ${horseId} and step = ${step} and morning is not null order by day`,
+  )
 
 export const deletePredictions = (client: Client, horseId: string, steps: readonly string[]) =>
   run(client, sql`delete from prediction where horse_id = ${horseId} and step = any(${steps})`)
@@ -69,23 +99,15 @@ export const tallied = (client: Client, horseId: string | null) =>
         group by 1, 2, 3, 4, 5 order by 1, 2, 4, 3, 5`,
   )
 
-export interface TalliedCircumstance {
-  readonly kind: string
-  readonly value: string
-  readonly sessions: number
-  readonly asks: number
-  readonly light: number
-  readonly said: number
-}
-
-/** First asks of the yard, or of one horse, summed up by what was noted of their sessions. */
-export const talliedByCircumstance = (client: Client, horseId: string | null) =>
-  rows<TalliedCircumstance>(
+/** First asks of the yard, of one horse or of one step of it, summed up by what was noted of their sessions. */
+export const talliedByCircumstance = (client: Client, horseId: string | null, step: string | null = null) =>
+  rows<CircumstanceGroup>(
     client,
     sql`with of_session as (
           select p.session_id, count(*)::int as asks, (count(*) filter (where p.light))::int as light,
                  sum(p.chance) as said
-          from prediction p where ${horseId}::uuid is null or p.horse_id = ${horseId}::uuid
+          from prediction p
+          where (${horseId}::uuid is null or p.horse_id = ${horseId}::uuid) and (${step}::text is null or p.step = ${step})
           group by p.session_id)
         select c.key as kind, case c.key when 'kit' then lower(regexp_replace(c.value, '\\s+', ' ', 'g')) else c.value end
                  as value,

@@ -87,3 +87,12 @@ export const circumstancesOf = (client: Client, horseId: string) =>
     sql`select id, day, place, circumstances, promised from pen_session
         where horse_id = ${horseId} order by started_at, id`,
   )
+
+/** How each session was in which a step of a horse was asked. */
+export const circumstancesOfStep = (client: Client, horseId: string, step: string) =>
+  rows<Pick<EvidenceSession, 'id' | 'circumstances'>>(
+    client,
+    sql`select id, circumstances from pen_session
+        where id in (select session_id from answer where horse_id = ${horseId} and step = ${step})
+        order by started_at, id`,
+  )

@@ -2,6 +2,7 @@ import type { Judged } from '@still-pine/contract/line'
 import type { Side } from '@still-pine/core/answer'
 import {
   trackKey,
+  trackOf,
   type Tally,
   type TrackKey,
   type TrackRecord,
@@ -36,19 +37,19 @@ const toRecord = (row: Row): TrackRecord => ({
   tally: row.tally,
 })
 
-export const allTracks = async (client: Client, horseId: string): Promise<Map<TrackKey, TrackRecord>> => {
+/** What is kept of a horse's tracks, or of those of one step. */
+export const tracksOf = async (
+  client: Client,
+  horseId: string,
+  step: string | null = null,
+): Promise<Map<TrackKey, TrackRecord>> => {
   const found = await rows<Row>(
     client,
     sql`select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
                days_worked as "daysWorked", tally
-        from track where horse_id = ${horseId}`,
+        from track where horse_id = ${horseId} and (${step}::text is null or step = ${step})`,
   )
   return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
-}
-
-const splitKey = (key: TrackKey): [string, Side] => {
-  const [step, side] = key.split('/') as [string, Side]
-  return [step, side]
 }
 
 export const saveTracks = async (
@@ -65,7 +66,7 @@ export const saveTracks = async (
     client,
     sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked, tally)
         select ${yardId}, ${horseId}, t.*
-        from unnest(${column((key) => splitKey(key)[0])}::text[], ${column((key) => splitKey(key)[1])}::text[],
+        from unnest(${column((key) => trackOf(key).step)}::text[], ${column((key) => trackOf(key).side)}::text[],
                     ${column((_, { belief }) => toBytes(belief.ability))}::bytea[],
                     ${column((_, { belief }) => toBytes(belief.calm))}::bytea[],
                     ${column((_, { belief }) => belief.logLikelihood)}::double precision[],

@@ -6,6 +6,7 @@ import { answersOfStep, answersPerDay, evidenceOf, lastSpots, workedRows } from 
 import { allHorses } from '../data/horses'
 import { circumstancesOf } from '../data/sessions'
 import { carryOf } from '../records/carry'
+import { stepEvidenceOf } from '../records/evidence'
 import { judgedTracks, programOf } from '../records/judged'
 import { lineOf } from '../records/line'
 import { todayIn } from '../records/yard'
@@ -76,11 +77,15 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
     return { days, rows }
   })
 
-  serve(router, deps, routes.evidence, async (yard, { params, query }) => {
+  serve(router, deps, routes.stepEvidence, async (yard, { params }) =>
+    stepEvidenceOf(yard, await horseOrRefuse(yard, params.horseId), params.step),
+  )
+
+  serve(router, deps, routes.evidence, async (yard, { params }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     return {
       day: todayIn(yard),
-      answers: await evidenceOf(yard.client, horse.id, query.steps),
+      answers: await evidenceOf(yard.client, horse.id),
       sessions: await circumstancesOf(yard.client, horse.id),
     }
   })

@@ -18,7 +18,7 @@ import { knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf } from '../data/care'
 import { lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
-import { allTracks, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
+import { tracksOf, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
 import { todayIn, type Yard } from './yard'
 
 /** One version of a program never changes: the newest used are kept, with what core remembers of their steps. */
@@ -62,7 +62,7 @@ const fill = async (
 ): Promise<Views> => {
   // Whoever adds answers holds this lock too, so no view of an older history is kept.
   await lockHorse(yard.client, horseId)
-  const records = await allTracks(yard.client, horseId)
+  const records = await tracksOf(yard.client, horseId)
   if (isPastKnown(records, on)) return judgedFromAnswers(yard, horseId, program, on)
   const missing = program.steps
     .flatMap((step) => sidesOf(step).map((side) => ({ step, side })))
@@ -86,7 +86,7 @@ export const judgedTracks = async (
   on: string,
 ): Promise<Views> => {
   if (on !== todayIn(yard)) {
-    const records = await allTracks(yard.client, horseId)
+    const records = await tracksOf(yard.client, horseId)
     return isPastKnown(records, on)
       ? judgedFromAnswers(yard, horseId, program, on)
       : viewsOf(STANDARD_MODEL, program, records, on)

@@ -1,17 +1,11 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { predictionsBefore, replayPredicting } from '@still-pine/core/evidence'
-import type { Program } from '@still-pine/core/program'
-import {
-  recordsWith,
-  trackKey,
-  type TrackedAnswer,
-  type TrackKey,
-  type TrackRecord,
-} from '@still-pine/core/readiness'
+import { predictingOn, replayPredicting } from '@still-pine/core/evidence'
+import { fedBy, feeding, type Program } from '@still-pine/core/program'
+import { trackOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
-import { deletePredictions, savePredictions, type PredictionToKeep } from '../data/predictions'
-import { allTracks, deleteTracks, dropDayViews, dropDays, saveTracks } from '../data/tracks'
+import { deletePredictions, saveEvenings, savePredictions } from '../data/predictions'
+import { tracksOf, deleteTracks, dropDayViews, dropDays, saveTracks } from '../data/tracks'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
@@ -19,23 +13,6 @@ export interface NewEvidence extends TrackedAnswer {
   readonly at: Date
   readonly seq: number
 }
-
-const grown = (
-  steps: ReadonlySet<string>,
-  next: (step: string) => readonly string[],
-): ReadonlySet<string> => {
-  const all = new Set(steps)
-  for (const step of all) for (const other of next(step)) all.add(other)
-  return all
-}
-
-/** The steps whose tracks may change when one of these does: itself and all it carries over to. */
-const fedBy = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
-  grown(steps, (step) => program.carryOver.filter(({ from }) => from === step).map(({ to }) => to))
-
-/** The steps whose history is needed to work these out again. */
-const feeding = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
-  grown(steps, (step) => program.carryOver.filter(({ to }) => to === step).map(({ from }) => from))
 
 const isAfter = (tip: HorseTip, { at, seq }: NewEvidence): boolean =>
   tip.lastAt === null ||
@@ -58,7 +35,7 @@ export const rebuildTracks = async (
   const affected = fedBy(program, steps)
   const answers = await evidence(yard.client, horseId, [...feeding(program, affected)], null)
   const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
-  const own = new Map([...records].filter(([key]) => affected.has(key.split('/')[0]!)))
+  const own = new Map([...records].filter(([key]) => affected.has(trackOf(key).step)))
   await deleteTracks(yard.client, horseId, [...affected])
   await saveTracks(yard.client, yard.yardId, horseId, own)
   await deletePredictions(yard.client, horseId, [...affected])
@@ -76,19 +53,12 @@ const append = async (
   program: Program,
   answers: readonly NewEvidence[],
 ): Promise<void> => {
-  const records = await allTracks(yard.client, horseId)
-  const touched = new Map<TrackKey, TrackRecord>()
-  const predictions: PredictionToKeep[] = []
-  for (const answer of answers) {
-    for (const prediction of predictionsBefore(STANDARD_MODEL, program, records, answer))
-      predictions.push({ ...prediction, answer })
-    recordsWith(STANDARD_MODEL, program, records, answer)
-    const key = trackKey(answer.step, answer.side)
-    const record = records.get(key)
-    if (record) touched.set(key, record)
-  }
+  const before = await tracksOf(yard.client, horseId)
+  const { records, predictions, goneOn } = predictingOn(STANDARD_MODEL, program, before, answers)
+  const touched = new Map([...records].filter(([key, record]) => record !== before.get(key)))
   await saveTracks(yard.client, yard.yardId, horseId, touched)
   await savePredictions(yard.client, yard.yardId, horseId, predictions)
+  await saveEvenings(yard.client, horseId, goneOn)
 }
 
 /**

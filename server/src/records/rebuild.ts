@@ -1,10 +1,10 @@
 import type { Horse, Progress } from '@still-pine/contract'
-import type { TrackKey, TrackRecord } from '@still-pine/core/readiness'
+import { trackOf, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { allHorses, lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
 import { replacePredictions } from '../data/predictions'
-import { allTracks, deleteTracks, dropAllDayViews, saveTracks } from '../data/tracks'
+import { tracksOf, deleteTracks, dropAllDayViews, saveTracks } from '../data/tracks'
 import type { Replays } from '../threads'
 import type { Yard } from './yard'
 
@@ -55,12 +55,12 @@ const rebuildHorse = async (yard: Yard, replays: Replays, horse: Horse): Promise
   const steps = program.steps.map(({ key }) => key)
   const answers = await evidence(yard.client, horse.id, steps, null)
   const { records: made, predictions } = await replays.replay({ program, answers })
-  const stored = await allTracks(yard.client, horse.id)
+  const stored = await tracksOf(yard.client, horse.id)
   const tracks = differing(stored, made)
   await replacePredictions(yard.client, yard.yardId, horse.id, predictions)
   if (tracks.length > 0) {
     await deleteTracks(yard.client, horse.id, [
-      ...new Set([...stored.keys()].map((key) => key.split('/')[0]!)),
+      ...new Set([...stored.keys()].map((key) => trackOf(key).step)),
     ])
     await saveTracks(yard.client, yard.yardId, horse.id, made)
     await dropAllDayViews(yard.client, horse.id)

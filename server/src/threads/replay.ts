@@ -17,10 +17,10 @@ export type Replayed = Judged<Tested>
 
 /** Works every track of a horse out from its history, and what was predicted on the way. Runs on a thread, or here. */
 const replay = ({ program, answers }: History): Replayed => {
-  const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
+  const { predictions, ...judged } = replayPredicting(STANDARD_MODEL, program, answers)
   // Of an answer only its id goes back to whoever asked.
   return {
-    records,
+    ...judged,
     predictions: predictions.map(({ answer: { id }, ...prediction }) => ({ ...prediction, answer: { id } })),
   }
 }

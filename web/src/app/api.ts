@@ -37,6 +37,9 @@ export const problemOf = (error: unknown): Problem | null => {
 export const wordsFor = (error: unknown): string =>
   problemOf(error)?.title ?? 'No answer from the server. Check the signal and try again.'
 
+/** The store freezes all it holds, object by object, unless it is frozen already: thousands of answers are left as they are. */
+const frozen = <T extends object>(history: T): T => Object.freeze(history)
+
 const horsePath = (horseId: string): string => `/horses/${horseId}`
 
 export const api = createApi({
@@ -179,11 +182,17 @@ export const api = createApi({
       query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/answers`,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
     }),
-    evidence: build.query<ReplyOf<'evidence'>, { horseId: string; steps?: readonly string[] }>({
-      query: ({ horseId, steps }) =>
-        `${horsePath(horseId)}/evidence${steps ? `?steps=${steps.join(',')}` : ''}`,
+    stepEvidence: build.query<ReplyOf<'stepEvidence'>, { horseId: string; step: string }>({
+      query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/evidence`,
+      transformResponse: frozen<ReplyOf<'stepEvidence'>>,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
-      // A whole history is heavy: it is let go once its page is left.
+      keepUnusedDataFor: 0,
+    }),
+    // A whole history is heavy: it is let go once its page is left.
+    evidence: build.query<ReplyOf<'evidence'>, { horseId: string }>({
+      query: ({ horseId }) => `${horsePath(horseId)}/evidence`,
+      transformResponse: frozen<ReplyOf<'evidence'>>,
+      providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
       keepUnusedDataFor: 0,
     }),
     reading: build.query<ReplyOf<'reading'>, void>({ query: () => '/reading', providesTags: ['Today'] }),
@@ -264,6 +273,7 @@ export const {
   useSchoolsQuery,
   useSpotsQuery,
   useEvidenceQuery,
+  useStepEvidenceQuery,
   useJudgingQuery,
   useReadingQuery,
   useStepAnswersQuery,

@@ -40,14 +40,15 @@ export const Chart = ({ sentence, label, option, height = 260 }: Props) => {
   useEffect(() => {
     let chart: EChartsType | undefined
     let isWanted = true
-    const fit = new ResizeObserver(() => chart?.resize())
+    const fit = new ResizeObserver(() => {
+      // It is told of the first size too, at which the chart was drawn.
+      if (chart && box.current && chart.getWidth() !== box.current.clientWidth) chart.resize()
+    })
     void library().then((core) => {
       if (!isWanted || !box.current) return
       chart = core.init(box.current, null, { renderer: 'svg' })
-      const still = matchMedia('(prefers-reduced-motion: reduce)').matches
       chart.setOption({
-        animation: !still,
-        animationDuration: 200,
+        animation: false,
         textStyle: { fontFamily: getComputedStyle(box.current).fontFamily, fontSize: 15 },
         ...option(),
       })

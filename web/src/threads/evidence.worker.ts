@@ -1,5 +1,5 @@
 import type { EvidenceAnswer, EvidenceSession } from '@still-pine/contract'
-import { addDays, type Kind, type Side } from '@still-pine/core/answer'
+import { addDays, type Kind } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import {
   byCircumstance,
@@ -10,22 +10,15 @@ import {
   replayPredicting,
   standsStill,
   talliesOf,
-  timelineOf,
   type CircumstanceGroup,
   type LearningSpeed,
-  type Moment,
   type Moved,
   type NotDone,
   type TenthTally,
 } from '@still-pine/core/evidence'
-import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
+import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
 import { expose } from 'comlink'
-
-export interface SideTimeline {
-  readonly side: Side
-  readonly moments: readonly Moment[]
-}
 
 /** A horse's whole history, as the server tells it. */
 export interface History {
@@ -52,18 +45,6 @@ const WEEK_DAYS = 7
 
 /** Reads evidence away from the page: a history of years takes its seconds. */
 const reading = {
-  timelines: ({ program, answers, day }: Omit<History, 'sessions'>, step: string): readonly SideTimeline[] =>
-    sidesOf(stepOf(program, step)!).map((side) => ({
-      side,
-      moments: timelineOf(STANDARD_MODEL, program, answers, step, side, day),
-    })),
-
-  circumstances: ({ program, answers, sessions }: History, step: string): readonly CircumstanceGroup[] =>
-    byCircumstance(
-      replayPredicting(STANDARD_MODEL, program, answers).predictions.filter((one) => one.step === step),
-      sessions,
-    ),
-
   horse: ({ program, answers, sessions, day }: History): HorseReading => {
     const weekAgo = addDays(day, -WEEK_DAYS)
     const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)

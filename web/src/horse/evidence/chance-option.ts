@@ -1,7 +1,7 @@
 import type { Moment } from '@still-pine/core/evidence'
 import type { EChartsCoreOption } from 'echarts/core'
 import { colour } from '../../drawing/chart'
-import type { SideTimeline } from '../../threads/evidence.worker'
+import type { StepEvidence } from '@still-pine/contract'
 import { SIDE_LOOK } from './sides'
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
@@ -9,7 +9,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
 const point = ({ day, chance }: Moment): [string, number] => [day, chance]
 
 /** The chance of a light first ask over the days: up with work, worn by rest, and what rest alone will do next. */
-export const chanceOption = (sides: readonly SideTimeline[], need: number, on: string): EChartsCoreOption => {
+export const chanceOption = (sides: StepEvidence['sides'], need: number, on: string): EChartsCoreOption => {
   const ink = colour('ink')
   const last = sides.flatMap(({ moments }) => moments).at(-1)?.day ?? on
   return {

@@ -1,4 +1,4 @@
-import type { EvidenceAnswer } from '@still-pine/contract'
+import type { StepAnswer } from '@still-pine/contract'
 import { calmWord, GRADE_WORDS, PLACE_WORDS, type Side } from '@still-pine/core/answer'
 import { rungName, type Step } from '@still-pine/core/program'
 import type { EChartsCoreOption } from 'echarts/core'
@@ -8,16 +8,35 @@ import { SIDE_LOOK } from './sides'
 /** More than these are scrolled through, the newest in sight. */
 const IN_SIGHT = 80
 
-const SHAPES = ['circle', 'triangle', 'rect'] as const
+/** A calm has its shape; only a tight one is filled. */
+const SHAPES = [
+  { calm: 0, symbol: 'circle', filled: false },
+  { calm: 1, symbol: 'triangle', filled: false },
+  { calm: 2, symbol: 'rect', filled: true },
+] as const
 
-export interface Drawn extends EvidenceAnswer {
+interface Numbered {
+  readonly answer: Drawn
+  /** The how manieth on its side. */
+  readonly n: number
+}
+
+/** Numbers alone: the library copies every object it is given, and of these there are thousands. */
+const points = (numbered: readonly Numbered[]) => ({
+  dimensions: ['answer', 'grade', 'cold'],
+  data: Float64Array.from(numbered.flatMap(({ answer, n }) => [n, answer.grade, answer.cold ? 1 : 0])),
+})
+
+const sizeOf = (point: ArrayLike<number>): number => (point[2] === 1 ? 14 : 8)
+
+export interface Drawn extends StepAnswer {
   /** The first of its day on its side. */
   readonly cold: boolean
 }
 
-/** The answers of one side that were asked, with the first of each day known. */
-export const drawnOf = (answers: readonly EvidenceAnswer[], side: Side): readonly Drawn[] => {
-  const ofSide = answers.filter((answer) => answer.side === side && !answer.uncued)
+/** The answers of one side, with the first of each day known. */
+export const drawnOf = (answers: readonly StepAnswer[], side: Side): readonly Drawn[] => {
+  const ofSide = answers.filter((answer) => answer.side === side)
   return ofSide.map((answer, i) => ({ ...answer, cold: ofSide[i - 1]?.day !== answer.day }))
 }
 
@@ -36,6 +55,37 @@ export const lightnessOption = (
 ): EChartsCoreOption => {
   const longest = Math.max(...sides.map(({ answers }) => answers.length))
   const ink = colour('ink')
+  const series = sides.flatMap(({ side, answers }) => {
+    const look = SIDE_LOOK[side]
+    const numbered = answers.map((answer, i) => ({ answer, n: i + 1 }))
+    const line = {
+      side,
+      numbered,
+      drawn: {
+        type: 'line',
+        name: look.name,
+        step: 'middle',
+        silent: true,
+        showSymbol: false,
+        lineStyle: { color: colour(look.colour), type: look.line, width: 2 },
+      },
+    }
+    const shapes = SHAPES.map(({ calm, symbol, filled }) => ({
+      side,
+      numbered: numbered.filter(({ answer }) => answer.calm === calm),
+      drawn: {
+        type: 'scatter',
+        symbol,
+        symbolSize: sizeOf,
+        itemStyle: {
+          color: colour(filled ? look.colour : 'panel'),
+          borderColor: colour(look.colour),
+          borderWidth: filled ? 0 : 2.4,
+        },
+      },
+    }))
+    return [line, ...shapes]
+  })
   return {
     grid: { left: 124, right: 16, top: 12, bottom: longest > IN_SIGHT ? 74 : 44 },
     xAxis: {
@@ -71,7 +121,10 @@ export const lightnessOption = (
       backgroundColor: colour('panel'),
       textStyle: { color: ink, fontSize: 16 },
       extraCssText: 'white-space: pre-line',
-      formatter: ({ data }: { data: { told: string } }) => data.told,
+      formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
+        const { side, numbered } = series[seriesIndex]!
+        return `${SIDE_LOOK[side].name}\n${told(step, numbered[dataIndex]!.answer)}`
+      },
     },
     ...(longest > IN_SIGHT
       ? {
@@ -81,19 +134,6 @@ export const lightnessOption = (
           ],
         }
       : {}),
-    series: sides.map(({ side, answers }) => ({
-      type: 'line',
-      name: SIDE_LOOK[side].name,
-      step: 'middle',
-      lineStyle: { color: colour(SIDE_LOOK[side].colour), type: SIDE_LOOK[side].line, width: 2 },
-      itemStyle: { color: colour(SIDE_LOOK[side].colour), borderColor: colour(SIDE_LOOK[side].colour) },
-      data: answers.map((answer, i) => ({
-        value: [i + 1, answer.grade],
-        told: `${SIDE_LOOK[side].name}\n${told(step, answer)}`,
-        symbol: answer.calm === null ? 'none' : SHAPES[answer.calm],
-        symbolSize: answer.cold ? 14 : 8,
-        itemStyle: answer.calm === 2 ? {} : { color: colour('panel'), borderWidth: 2.4 },
-      })),
-    })),
+    series: series.map(({ drawn, numbered }) => ({ ...drawn, ...points(numbered) })),
   }
 }

@@ -1,4 +1,4 @@
-import type { EvidenceAnswer } from '@still-pine/contract'
+import type { StepAnswer } from '@still-pine/contract'
 import { count, ENDING_WORDS, type Side } from '@still-pine/core/answer'
 import {
   AHEAD_DAYS,
@@ -61,7 +61,7 @@ export const gapInWords = (gaps: readonly GapOn[]): string => {
 const MANY = 5
 
 /** "Settles in 4 s in the middle, 12 s at first." Empty where no time was taken. */
-export const settleInWords = (answers: readonly EvidenceAnswer[]): string => {
+export const settleInWords = (answers: readonly StepAnswer[]): string => {
   const seconds = answers.flatMap(({ seconds }) => (seconds === null ? [] : [seconds]))
   const middle = medianOf(seconds)
   if (middle === null) return ''
@@ -72,7 +72,7 @@ export const settleInWords = (answers: readonly EvidenceAnswer[]): string => {
 }
 
 /** "Let go 0.6 s after the try, pull up to 41 N, from 12 answers." Empty where no gauge was on the rope. */
-export const feelInWords = (answers: readonly EvidenceAnswer[]): string => {
+export const feelInWords = (answers: readonly StepAnswer[]): string => {
   const release = answers.flatMap(({ releaseSeconds }) => (releaseSeconds === null ? [] : [releaseSeconds]))
   const pull = answers.flatMap(({ peakNewtons }) => (peakNewtons === null ? [] : [peakNewtons]))
   const parts = [
@@ -87,7 +87,7 @@ export const feelInWords = (answers: readonly EvidenceAnswer[]): string => {
 }
 
 /** How accepts ended, the most frequent first. */
-export const endingsInWords = (answers: readonly EvidenceAnswer[], on: string): readonly string[] =>
+export const endingsInWords = (answers: readonly StepAnswer[], on: string): readonly string[] =>
   seenIn(answers, ({ ending }) => ending && ENDING_WORDS[ending]).map(
     ({ what, times, lastDay }) => `${upperFirst(what)}: ${count(times, 'time')}, last ${ago(lastDay, on)}.`,
   )

@@ -1,4 +1,4 @@
-import type { Line } from '@still-pine/contract'
+import type { Line, StepEvidence as Evidence } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import {
@@ -13,12 +13,9 @@ import { cardFor, onLadders, sidesOf, type Program, type Step } from '@still-pin
 import { ago, needOf } from '@still-pine/core/readiness'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Picker } from '../../after/pickers'
-import { useEvidenceQuery } from '../../app/api'
+import { useStepEvidenceQuery } from '../../app/api'
 import { Differences } from '../../circumstances/differences'
 import { Chart, library } from '../../drawing/chart'
-import { evidenceReader } from '../../threads/evidence'
-import type { SideTimeline } from '../../threads/evidence.worker'
-import { useRead } from '../../threads/use-read'
 import { Loading } from '../../ui/loading'
 import { chanceOption } from './chance-option'
 import { feelOption } from './feel-option'
@@ -32,13 +29,6 @@ import {
   lightnessInWords,
   settleInWords,
 } from './sentences'
-
-/** The step and all that carries over to it, also by way of others. */
-const withSources = (program: Program, key: string): readonly string[] => {
-  const keys = new Set([key])
-  for (const one of keys) for (const { from, to } of program.carryOver) if (to === one) keys.add(from)
-  return [...keys]
-}
 
 interface Props {
   readonly line: Line
@@ -63,7 +53,13 @@ const Lightness = ({
   )
 }
 
-const Chances = ({ step, timelines, on }: { step: Step; timelines: readonly SideTimeline[]; on: string }) => {
+interface TimelineProps {
+  readonly step: Step
+  readonly timelines: Evidence['sides']
+  readonly on: string
+}
+
+const Chances = ({ step, timelines, on }: TimelineProps) => {
   const need = needOf(STANDARD_MODEL, step).chance
   const option = useCallback(() => chanceOption(timelines, need, on), [timelines, need, on])
   return (
@@ -76,7 +72,7 @@ const Chances = ({ step, timelines, on }: { step: Step; timelines: readonly Side
 }
 
 /** Left against right over the days; nothing for a step without sides, or before both were asked. */
-const Gap = ({ step, timelines, on }: { step: Step; timelines: readonly SideTimeline[]; on: string }) => {
+const Gap = ({ step, timelines, on }: TimelineProps) => {
   const gaps = useMemo(() => {
     const of = (side: string) => timelines.find((one) => one.side === side)?.moments ?? []
     return gapOver(of('left'), of('right'), on)
@@ -158,40 +154,22 @@ const OnlyWhen = ({ noted, chosen, choose }: OnlyProps) =>
 
 /** A step read over its whole history: how light, how sure over the days, what went wrong, how it ended. */
 export const StepEvidence = ({ line, program, step }: Props) => {
-  const steps = useMemo(() => withSources(program, step.key), [program, step])
-  const { data, error, refetch } = useEvidenceQuery({ horseId: line.horse.id, steps })
+  const { data, error, refetch } = useStepEvidenceQuery({ horseId: line.horse.id, step: step.key })
   const [only, setOnly] = useState('')
-  // Both are got ready while the answers are on their way.
-  useEffect(() => {
-    evidenceReader()
-    void library()
-  }, [])
-  const history = useMemo(() => data && { program, ...data }, [program, data])
-  const readTimelines = useMemo(
-    () => history && (() => evidenceReader().timelines(history, step.key)),
-    [history, step],
-  )
-  const { value: timelines, failed } = useRead(readTimelines)
-  // What was noted is counted after the chart is there.
-  const readCircumstances = useMemo(
-    () => timelines && history && (() => evidenceReader().circumstances(history, step.key)),
-    [timelines, history, step],
-  )
-  const { value: circumstances } = useRead(readCircumstances)
+  // It is got ready while the answers are on their way.
+  useEffect(() => void library(), [])
   const own = useMemo(
     () =>
       onLadders(
         program,
-        (data?.answers ?? []).filter((answer) => answer.step === step.key),
+        (data?.answers ?? []).map((answer) => ({ ...answer, step: step.key })),
       ),
     [data, program, step],
   )
-  const noted = useMemo(() => {
-    const sessions = new Set(own.map(({ sessionId }) => sessionId))
-    return notedInAny(
-      (data?.sessions ?? []).filter(({ id }) => sessions.has(id)).map(({ circumstances }) => circumstances),
-    )
-  }, [data, own])
+  const noted = useMemo(
+    () => notedInAny((data?.sessions ?? []).map(({ circumstances }) => circumstances)),
+    [data],
+  )
   const sides = useMemo(() => {
     const wanted = noted.find((one) => keyOf(one) === only)
     const fitting = new Set(
@@ -216,10 +194,9 @@ export const StepEvidence = ({ line, program, step }: Props) => {
       <OnlyWhen noted={noted} chosen={only} choose={setOnly} />
       <div className="grid gap-4 desk:grid-cols-2">
         <Lightness step={step} sides={sides} />
-        {failed && <p role="alert">The chances over the days could not be worked out here.</p>}
-        {timelines && <Chances step={step} timelines={timelines} on={line.day} />}
+        <Chances step={step} timelines={data.sides} on={line.day} />
         <Feel step={step} answers={drawn} />
-        {timelines && <Gap step={step} timelines={timelines} on={line.day} />}
+        <Gap step={step} timelines={data.sides} on={line.day} />
       </div>
       <p className="text-quiet">
         {step.sided && 'Left is the whole line, right the broken one. '}Circle loose, triangle watchful,
@@ -233,7 +210,7 @@ export const StepEvidence = ({ line, program, step }: Props) => {
         </ul>
       )}
       <Faults step={step} answers={drawn} on={line.day} />
-      {circumstances && <Differences groups={circumstances} />}
+      <Differences groups={data.circumstances} />
     </>
   )
 }

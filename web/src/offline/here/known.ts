@@ -48,6 +48,6 @@ export const knownHere = async (key: string, now: number): Promise<unknown> => {
 
 /** The questions whose answers are worked out from what lies here, on the worker. */
 export const isWorkedOut = (key: string): boolean =>
-  /^(today$|sessions\b|horses\/[^/?]+\/(line(\?on=[\d-]+)?|worked|checks|incidents|steps\/[^/?]+\/answers|evidence(\?steps=[\w,-]+)?)$)/.test(
+  /^(today$|sessions\b|horses\/[^/?]+\/(line(\?on=[\d-]+)?|worked|checks|incidents|steps\/[^/?]+\/(answers|evidence)|evidence)$)/.test(
     key,
   )

@@ -8,6 +8,7 @@ import { device } from '../device'
 import { keepReply } from '../replies'
 import { historyOf } from './history'
 import { factsHere, lineHere, loadDaysHere, Replays, type HorseHere } from './judged'
+import { stepEvidenceHere } from './evidence'
 import { bodyOf, dayInZone, lineKey, lineKnown, meHere, waitingFor } from './known'
 import { workedHere } from './worked'
 import { answersOfSessionHere, answersOfStepHere, sessionsHere } from './sessions'
@@ -36,9 +37,10 @@ export class Reader {
       (asking, horseId, step) => this.ofStep(asking, horseId!, step!),
     ],
     [
-      /^horses\/([^/?]+)\/evidence(?:\?steps=([\w,-]+))?$/,
-      (asking, horseId, steps) => this.evidence(asking, horseId!, steps?.split(',')),
+      /^horses\/([^/?]+)\/steps\/([^/?]+)\/evidence$/,
+      (asking, horseId, step) => this.stepEvidence(asking, horseId!, step!),
     ],
+    [/^horses\/([^/?]+)\/evidence$/, (asking, horseId) => this.evidence(asking, horseId!)],
     [/^horses\/([^/?]+)\/(checks|incidents)$/, (asking, horseId, what) => this.care(asking, horseId!, what!)],
     [/^sessions\?horseId=([^&]+)$/, (asking, horseId) => this.sessions(asking, horseId!)],
     [/^sessions\/([^/?]+)$/, (asking, id) => this.session(asking, id!)],
@@ -114,17 +116,29 @@ export class Reader {
   }
 
   // Of sessions older than those this device was told, it knows no circumstances.
-  private async evidence(
+  private async sessionsOldestFirst(horse: HorseHere): Promise<readonly Session[]> {
+    const told = await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horse.carried.horseId}`)
+    return sessionsHere(horse, told?.sessions ?? []).toReversed()
+  }
+
+  private async stepEvidence(
     asking: Asking,
     horseId: string,
-    steps: readonly string[] | undefined,
-  ): Promise<ReplyOf<'evidence'> | undefined> {
+    step: string,
+  ): Promise<ReplyOf<'stepEvidence'> | undefined> {
     const horse = await this.horse(asking, horseId)
-    if (!horse) return undefined
-    const answers = horse.history.filter(({ step }) => steps === undefined || steps.includes(step))
-    const told = await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horseId}`)
-    const sessions = sessionsHere(horse, told?.sessions ?? []).toReversed()
-    return { day: asking.today, answers, sessions }
+    return horse && stepEvidenceHere(horse, step, await this.sessionsOldestFirst(horse), asking.today)
+  }
+
+  private async evidence(asking: Asking, horseId: string): Promise<ReplyOf<'evidence'> | undefined> {
+    const horse = await this.horse(asking, horseId)
+    return (
+      horse && {
+        day: asking.today,
+        answers: [...horse.history],
+        sessions: [...(await this.sessionsOldestFirst(horse))],
+      }
+    )
   }
 
   private async care(asking: Asking, horseId: string, what: string): Promise<unknown> {
