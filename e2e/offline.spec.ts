@@ -192,6 +192,21 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
   expect(await keptOf(page, demo, id.Sedge!, 'face-up')).toHaveLength(before + 3)
 })
 
+test('a step is read without signal as the server tells it', async ({ page, context, demo }) => {
+  const id = await enterDemo(page, demo)
+  await settleIn(page, Object.keys(id).length)
+  const charts = page.getByRole('img', { name: /^(Lightness|Chance|Left against right) of/ })
+  const labels = async (): Promise<(string | null)[]> => {
+    await page.goto(`${demo.url}/horses/${id.Sedge}/steps/yield-hind`)
+    await expect(charts).toHaveCount(3, { timeout: 20_000 })
+    return Promise.all((await charts.all()).map((chart) => chart.getAttribute('aria-label')))
+  }
+  const told = await labels()
+  await context.setOffline(true)
+  expect(await labels()).toEqual(told)
+  await context.setOffline(false)
+})
+
 test('five hundred answers are sent in their order', async ({ page, context, demo }) => {
   const id = await enterDemo(page, demo)
   const me = await meOf(page)

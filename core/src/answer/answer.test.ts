@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  chancePercent,
   addDays,
   daysBetween,
   gradeFromCorrections,
@@ -7,6 +8,7 @@ import {
   holdSeconds,
   isDay,
   monthsOld,
+  percent,
 } from './index'
 
 describe('accepts and holds', () => {
@@ -50,5 +52,12 @@ describe('days', () => {
   it('fills a month of age on the same day of the month', () => {
     expect(monthsOld('2023-05-14', '2026-05-13')).toBe(35)
     expect(monthsOld('2023-05-14', '2026-05-14')).toBe(36)
+  })
+})
+
+describe('shares in words', () => {
+  it('never say a chance higher than it is, and a share that was seen to the nearest whole', () => {
+    expect([0.849, 0.85, 1, 0.0042].map(chancePercent)).toEqual(['84 %', '85 %', '100 %', '0 %'])
+    expect([0.849, 0.0042].map(percent)).toEqual(['85 %', '0 %'])
   })
 })

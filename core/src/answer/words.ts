@@ -25,3 +25,9 @@ export const sideWord = (side: Side): string => (side === 'none' ? '' : side)
 
 /** "1 day", "3 days". */
 export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
+
+/** A share that was seen, to the nearest whole. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+/** A chance, never said higher than it is: one just short of what is needed does not look like enough. */
+export const chancePercent = (chance: number): string => `${Math.floor(chance * 100)} %`

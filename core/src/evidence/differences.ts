@@ -1,4 +1,4 @@
-import { count } from '../answer'
+import { count, percent } from '../answer'
 import { wilson, type Interval } from './interval'
 
 /** Shares seen under one circumstance. */
@@ -75,8 +75,6 @@ export const differencesOf = (groups: readonly Group[]): readonly Difference[] =
               },
       }
     })
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const signed = (share: number): string => {
   const points = Math.round(share * 100)

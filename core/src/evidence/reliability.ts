@@ -1,3 +1,4 @@
+import { percent } from '../answer'
 import { wilson, type Interval } from './interval'
 import type { Prediction } from './predictions'
 
@@ -94,8 +95,6 @@ export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
     better: brierOfBaseRate === 0 ? null : 1 - brier / brierOfBaseRate,
   }
 }
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** What a reliability says now, in a sentence or two. */
 export const reliabilityInWords = (of: Reliability): string => {

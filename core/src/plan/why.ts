@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day } from '../answer'
+import { count, daysBetween, type Day, chancePercent } from '../answer'
 import { rungName } from '../program'
 import { ago, WORK_CHANCE, type TrackView } from '../readiness'
 import type { Purpose } from './burst'
@@ -7,8 +7,6 @@ import type { Candidate, Way } from './ways'
 const weakest = ({ open }: Candidate): TrackView =>
   [...open.tracks].sort((a, b) => a.view.chance * a.view.calmChance - b.view.chance * b.view.calmChance)[0]!
     .view
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** What the path wants of it: "The First saddle gate asks for it; about 3 work days to go, and 8 more wait behind it". */
 const pathReason = ({ goal }: Candidate): string => {
@@ -30,8 +28,8 @@ const checkReason = (candidate: Candidate, on: Day): string => {
       ? `Solid, and not asked for ${count(since, 'calendar day')}: a first ask tells`
       : `Solid${goal.gate ? `, and the ${goal.gate.name} gate stands on it` : ''}: a first ask tells the most`
   return goal.must === 'met'
-    ? `Nearly met, ${percent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
-    : `Nearly Solid, ${percent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
+    ? `Nearly met, ${chancePercent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
+    : `Nearly Solid, ${chancePercent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
 }
 
 export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): string => {
@@ -40,13 +38,13 @@ export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): st
     case 'check':
       return checkReason(candidate, on)
     case 'close':
-      return `To end on something good: ${percent(view.chance)} chance of a light answer`
+      return `To end on something good: ${chancePercent(view.chance)} chance of a light answer`
     case 'mend':
       return `Slipped: it was Solid and is not now; last asked ${view.lastDay ? ago(view.lastDay, on) : 'never'}`
     case 'begin':
       return `New, and all it needs is met. ${pathReason(candidate)}`
     case 'work':
-      return `${percent(view.chance)} chance of a light answer, from ${count(view.answers, 'answer')}. ${pathReason(candidate)}`
+      return `${chancePercent(view.chance)} chance of a light answer, from ${count(view.answers, 'answer')}. ${pathReason(candidate)}`
   }
 }
 

@@ -1,4 +1,4 @@
-import { calmWord, count, type Side } from '../answer'
+import { calmWord, count, type Side, chancePercent } from '../answer'
 import { rungName, rungNeeded, stepsMeeting, type NeedRef, type Program, type Step } from '../program'
 import { sideViews, type Views } from './horse'
 import { chancesAt, WORK_CHANCE, type TrackView } from './judge'
@@ -29,17 +29,16 @@ const goodness = (view: TrackView, rung: number): number => {
   return (trackMeets(view, rung) ? 2 : 0) + chance * calmChance
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`
-
 const onSide = (side: Side): string => (side === 'none' ? '' : `, ${side}`)
 
 const wordsFor = (step: Step, rung: number, side: Side, view: TrackView): string => {
   const what = `${step.name.toLowerCase()} to “${rungName(step, rung)}”${onSide(side)}`
   if (view.answers === 0) return `${what}: not asked yet`
   const { chance, calmChance } = chancesAt(view, rung)
-  if (chance < WORK_CHANCE) return `${what}: ${percent(chance)} chance of a light answer`
-  if (calmChance < MEETS_CALM) return `${what}: ${percent(calmChance)} chance that it is not ${calmWord(2)}`
-  return `${what}: ${percent(chance)}, from ${count(view.answers, 'answer')}`
+  if (chance < WORK_CHANCE) return `${what}: ${chancePercent(chance)} chance of a light answer`
+  if (calmChance < MEETS_CALM)
+    return `${what}: ${chancePercent(calmChance)} chance that it is not ${calmWord(2)}`
+  return `${what}: ${chancePercent(chance)}, from ${count(view.answers, 'answer')}`
 }
 
 const standingOn = (views: Views, need: NeedRef, step: Step): NeedStanding => {

@@ -1,4 +1,4 @@
-import { count, daysBetween, PLACES, type Day, type Place } from '../answer'
+import { count, daysBetween, PLACES, type Day, type Place, chancePercent } from '../answer'
 import type { Belief, Chances, Model, Need } from '../belief'
 import type { JudgedStep } from '../program'
 import type { Tally } from './tally'
@@ -27,14 +27,12 @@ export const placesMissing = (step: JudgedStep, tally: Tally, on: Day): readonly
 export const movingMissing = (step: JudgedStep, tally: Tally, on: Day): number =>
   step.allRound ? MOVING_NEEDED - tally.moving.filter((day) => isFresh(day, on)).length : 0
 
-const percent = (share: number): string => `${Math.floor(share * 100)} %`
-
 const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] => [
   ...(chance < need.chance
     ? [
         {
           rule: 'chance',
-          words: `chance of a light answer ${percent(chance)}, needs ${percent(need.chance)}`,
+          words: `chance of a light answer ${chancePercent(chance)}, needs ${chancePercent(need.chance)}`,
         } as const,
       ]
     : []),
@@ -42,7 +40,7 @@ const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] 
     ? [
         {
           rule: 'low',
-          words: `too little known: could be as low as ${percent(low)}, needs ${percent(need.low)}`,
+          words: `too little known: could be as low as ${chancePercent(low)}, needs ${chancePercent(need.low)}`,
         } as const,
       ]
     : []),
@@ -50,7 +48,7 @@ const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] 
     ? [
         {
           rule: 'calm',
-          words: `chance that it is not tight ${percent(calmChance)}, needs ${percent(need.calm)}`,
+          words: `chance that it is not tight ${chancePercent(calmChance)}, needs ${chancePercent(need.calm)}`,
         } as const,
       ]
     : []),

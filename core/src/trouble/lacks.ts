@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day, type Side } from '../answer'
+import { count, daysBetween, type Day, type Side, chancePercent, percent } from '../answer'
 import type { Step } from '../program'
 import { sideGap, sideViews, type TrackView, type Views } from '../readiness'
 
@@ -15,8 +15,6 @@ export interface Lack {
 /** A step that was not asked for longer than this is told as stale (the age at which a Solid step may turn Rusty). */
 const STALE_DAYS = 21
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`
-
 const onSide = (side: Side, words: string): string => (side === 'none' ? words : `${side}: ${words}`)
 
 const ofTrack = (side: Side, view: TrackView, on: Day): Lack[] => {
@@ -26,7 +24,7 @@ const ofTrack = (side: Side, view: TrackView, on: Day): Lack[] => {
   return [
     ...(view.state === 'slipped' ? [lack('slipped', 'it was Solid and is not now')] : []),
     ...(view.state !== 'slipped' && view.chance < 0.85
-      ? [lack('weak', `${percent(view.chance)} chance of a light first ask`)]
+      ? [lack('weak', `${chancePercent(view.chance)} chance of a light first ask`)]
       : []),
     ...(view.calmChance < 0.8
       ? [lack('tight', `${percent(1 - view.calmChance)} chance that it is tight`)]

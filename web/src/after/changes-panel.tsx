@@ -1,8 +1,9 @@
+import { chancePercent } from '@still-pine/core/answer'
 import type { SessionChanges } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useSessionChangesQuery } from '../app/api'
 import { Loading } from '../ui/loading'
-import { percent, STATE_WORDS } from '../ui/words'
+import { STATE_WORDS } from '../ui/words'
 
 type Change = SessionChanges['changes'][number]
 
@@ -11,7 +12,7 @@ const WAY: Record<string, number> = { new: 0, started: 1, slipped: 2, coming: 3,
 const changeWords = (change: Change, program: Program): string => {
   const name = stepOf(program, change.step)?.name ?? change.step
   const side = change.side === 'none' ? '' : `, ${change.side}`
-  const chance = `${percent(change.chanceBefore)} to ${percent(change.chanceAfter)}`
+  const chance = `${chancePercent(change.chanceBefore)} to ${chancePercent(change.chanceAfter)}`
   return change.from === change.to
     ? `${name}${side}: ${STATE_WORDS[change.to]}, ${chance}`
     : `${name}${side} is ${STATE_WORDS[change.to]}, was ${STATE_WORDS[change.from]}${change.answers > 0 ? `; ${chance}` : ' (time alone)'}`

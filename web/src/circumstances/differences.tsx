@@ -1,11 +1,10 @@
+import { percent } from '@still-pine/core/answer'
 import { CIRCUMSTANCES, valueWords, type CircumstanceKind } from '@still-pine/core/circumstances'
 import { differenceInWords, differencesOf, type CircumstanceGroup } from '@still-pine/core/evidence'
 import { upperFirst } from '@still-pine/core/readiness'
 
 const nameOf = (kind: string): string =>
   kind === 'kit' ? 'Kit' : CIRCUMSTANCES[kind as CircumstanceKind].name
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** First asks by what was noted of their sessions: counts with their spread, and never more than that. */
 export const Differences = ({ groups }: { groups: readonly CircumstanceGroup[] }) => {

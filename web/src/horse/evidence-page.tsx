@@ -1,5 +1,5 @@
 import type { KeptAnswer, Line } from '@still-pine/contract'
-import { count, PLACE_WORDS } from '@still-pine/core/answer'
+import { count, PLACE_WORDS, chancePercent } from '@still-pine/core/answer'
 import { rungName, stepOf, type Step } from '@still-pine/core/program'
 import {
   ago,
@@ -14,7 +14,7 @@ import { Link, useParams } from 'react-router'
 import { useStepAnswersQuery } from '../app/api'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
-import { percent, STATE_WORDS } from '../ui/words'
+import { STATE_WORDS } from '../ui/words'
 import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
@@ -53,9 +53,9 @@ const Facts = ({ view, step, day }: { view: TrackView; step: Step; day: string }
   const facts: readonly (readonly [string, string])[] = [
     [
       'Chance of a light first answer',
-      `${percent(view.chance)} (${percent(view.low)} to ${percent(view.high)})`,
+      `${chancePercent(view.chance)} (${chancePercent(view.low)} to ${chancePercent(view.high)})`,
     ],
-    ['Chance that it is not tight', percent(view.calmChance)],
+    ['Chance that it is not tight', chancePercent(view.calmChance)],
     [
       'Holds to',
       view.holdsToRung === 0

@@ -1,8 +1,9 @@
+import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
 import { Scale } from '../drawing/line/scale'
-import { percent, STATE_WORDS } from '../ui/words'
+import { STATE_WORDS } from '../ui/words'
 
 /** One stage as big rows for thumbs, and as a table for readers and paper. */
 export const StageRows = ({ line, program, stage }: { line: Line; program: Program; stage: number }) => {
@@ -60,7 +61,7 @@ export const StageRows = ({ line, program, stage }: { line: Line; program: Progr
                     <div key={side}>
                       {isTwoSided(step.key) && <span className="inline-block w-12 text-quiet">{side}</span>}
                       {STATE_WORDS[view.state]}
-                      {view.answers > 0 && `, ${percent(view.chance)}`}
+                      {view.answers > 0 && `, ${chancePercent(view.chance)}`}
                     </div>
                   ))}
                 </td>

@@ -1,3 +1,4 @@
+import { percent } from '@still-pine/core/answer'
 import { rungName, stepsMeeting, type NeedRef, type Program, type Step } from '@still-pine/core/program'
 import { needStanding } from '@still-pine/core/readiness'
 import type { Line } from '@still-pine/contract'
@@ -24,8 +25,6 @@ const Part = ({ title, children }: { title: string; children: ReactNode }) => (
     {children}
   </div>
 )
-
-const share = (part: number): string => `${Math.round(part * 100)} %`
 
 interface Props {
   readonly line: Line
@@ -90,7 +89,7 @@ export const StepPlace = ({ line, program, step }: Props) => {
           {list(
             comes.map(({ from, share: part }) => (
               <>
-                {link(from)} carries over: {share(part)} of what it can
+                {link(from)} carries over: {percent(part)} of what it can
               </>
             )),
           )}
@@ -110,7 +109,7 @@ export const StepPlace = ({ line, program, step }: Props) => {
           {list(
             goes.map(({ to, share: part }) => (
               <>
-                {share(part)} of it carries over to {link(to)}
+                {percent(part)} of it carries over to {link(to)}
               </>
             )),
           )}

@@ -1,5 +1,5 @@
 import type { Settings } from '@still-pine/contract'
-import { gradeWord, MOST_AIDS } from '@still-pine/core/answer'
+import { gradeWord, MOST_AIDS, chancePercent } from '@still-pine/core/answer'
 import { lessonKept, lightChances } from '@still-pine/core/herd'
 import { SCHOOLS } from '@still-pine/core/program'
 import { upperFirst } from '@still-pine/core/readiness'
@@ -16,7 +16,7 @@ import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
 import { swallowSpace } from '../ui/space-key'
 import { isTyping } from '../ui/typing'
-import { percent } from '../ui/words'
+
 import { LagDrill } from './lag-drill'
 import { PracticeHorseDrawing } from './practice-horse'
 import { usePractice, type Practice, type Practised } from './use-practice'
@@ -28,7 +28,7 @@ const lastWords = ({ intent, releaseSeconds, peakNewtons }: Practised): string =
     return `You let go before it tried, or never: it learnt nothing from that one. It would have tried at ${intent.trySeconds} s.${pull}`
   const kept = lessonKept(releaseSeconds)
   return `You let go ${releaseSeconds.toFixed(1)} s after its try. ${
-    kept === 1 ? 'It kept the whole lesson.' : `It kept ${percent(kept)} of the lesson.`
+    kept === 1 ? 'It kept the whole lesson.' : `It kept ${chancePercent(kept)} of the lesson.`
   }${pull}`
 }
 
@@ -62,11 +62,11 @@ const Learned = ({ practice }: { practice: Practice }) => {
     <dl className="grid grid-cols-[1fr_auto] gap-x-4 text-lg">
       <dt>Chance of a light answer now</dt>
       <dd className="font-bold" data-testid="chance-now">
-        {percent(now)}
+        {chancePercent(now)}
       </dd>
       <dt className="text-quiet">Had you let go at once each time</dt>
       <dd className="text-quiet" data-testid="chance-prompt">
-        {percent(withPromptHands)}
+        {chancePercent(withPromptHands)}
       </dd>
     </dl>
   )

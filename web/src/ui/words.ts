@@ -19,9 +19,6 @@ export const VERDICTS: Record<Verdict, string> = {
 /** ", left" behind a name; nothing for a step without sides. */
 export const sideAfter = (side: string): string => (side === 'none' ? '' : `, ${side}`)
 
-/** "38 %": a share as a person reads it, rounded down so that it never looks better than it is. */
-export const percent = (share: number): string => `${Math.floor(share * 100)} %`
-
 const DATE = new Intl.DateTimeFormat(undefined, {
   weekday: 'long',
   day: 'numeric',

@@ -1,7 +1,8 @@
+import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { STAGES, type Program, type Step } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { percent, STATE_WORDS, VERDICTS } from '../../ui/words'
+import { STATE_WORDS, VERDICTS } from '../../ui/words'
 import type { Callout } from './callouts'
 import { placeLabels, type Point, type RopeRow } from './layout'
 import { postLook } from './posts'
@@ -24,7 +25,7 @@ const halvesOf = (line: Line, step: Step): readonly ScaleHalf[] =>
 export const stepSentence = (line: Line, step: Step): string => {
   const halves = halvesOf(line, step)
   const each = halves.map(({ side, state, chance }) =>
-    [side === 'none' ? '' : side, STATE_WORDS[state], state === 'new' ? '' : percent(chance)]
+    [side === 'none' ? '' : side, STATE_WORDS[state], state === 'new' ? '' : chancePercent(chance)]
       .filter(Boolean)
       .join(' '),
   )

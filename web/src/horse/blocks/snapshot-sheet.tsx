@@ -1,6 +1,6 @@
 import type { Block } from '@still-pine/contract'
-import { count } from '@still-pine/core/answer'
-import { fullDay, percent, sideAfter, STATE_WORDS } from '../../ui/words'
+import { count, chancePercent } from '@still-pine/core/answer'
+import { fullDay, sideAfter, STATE_WORDS } from '../../ui/words'
 
 type Snapshot = NonNullable<Block['snapshot']>
 
@@ -40,7 +40,7 @@ const Tracks = ({ tracks }: Pick<Snapshot, 'tracks'>) => (
           </th>
           <td className="pr-3">{STATE_WORDS[state]}</td>
           <td className="pr-3">{holds || 'no rung yet'}</td>
-          <td className="pr-3 tabular-nums">{percent(chance)}</td>
+          <td className="pr-3 tabular-nums">{chancePercent(chance)}</td>
           <td className="pr-3 tabular-nums">{answers}</td>
           <td>{lastDay ?? ''}</td>
         </tr>

@@ -1,10 +1,9 @@
+import { chancePercent, percent } from '@still-pine/core/answer'
 import type { Moment } from '@still-pine/core/evidence'
 import type { EChartsCoreOption } from 'echarts/core'
 import { colour } from '../../drawing/chart'
 import type { StepEvidence } from '@still-pine/contract'
 import { SIDE_LOOK } from './sides'
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const point = ({ day, chance }: Moment): [string, number] => [day, chance]
 
@@ -27,7 +26,7 @@ export const chanceOption = (sides: StepEvidence['sides'], need: number, on: str
       trigger: 'axis',
       backgroundColor: colour('panel'),
       textStyle: { color: ink, fontSize: 16 },
-      valueFormatter: (value: unknown) => (typeof value === 'number' ? percent(value) : ''),
+      valueFormatter: (value: unknown) => (typeof value === 'number' ? chancePercent(value) : ''),
     },
     series: sides.map(({ side, moments }, i) => ({
       type: 'line',

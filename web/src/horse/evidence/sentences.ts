@@ -1,5 +1,5 @@
 import type { StepAnswer } from '@still-pine/contract'
-import { count, ENDING_WORDS, type Side } from '@still-pine/core/answer'
+import { count, ENDING_WORDS, type Side, chancePercent } from '@still-pine/core/answer'
 import {
   AHEAD_DAYS,
   firstAndLast,
@@ -10,8 +10,6 @@ import {
 } from '@still-pine/core/evidence'
 import { ago, upperFirst } from '@still-pine/core/readiness'
 import { shortDay } from '../../ui/words'
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const LAST = 8
 
@@ -40,8 +38,8 @@ export const chanceInWords = (
 ): string => {
   const asked = sides.filter(({ moments }) => moments.length > 0)
   if (asked.length === 0) return 'Nothing asked yet, so nothing to draw.'
-  const today = asked.map(({ side, moments }) => onSide(side, percent(onDay(moments, on)!.chance)))
-  const then = asked.map(({ moments }) => percent(moments.at(-1)!.chance))
+  const today = asked.map(({ side, moments }) => onSide(side, chancePercent(onDay(moments, on)!.chance)))
+  const then = asked.map(({ moments }) => chancePercent(moments.at(-1)!.chance))
   return `Today ${today.join(', ')}; ${AHEAD_DAYS / 7} weeks of rest would leave ${then.join(' and ')}.`
 }
 

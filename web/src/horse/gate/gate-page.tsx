@@ -1,9 +1,10 @@
+import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { Link, useParams } from 'react-router'
 import { useMeQuery } from '../../app/api'
 import { Loading } from '../../ui/loading'
-import { longDay, percent, VERDICTS } from '../../ui/words'
+import { longDay, VERDICTS } from '../../ui/words'
 import { useHorse } from '../use-horse'
 import { CONFIRM, Confirmations, type Confirmable } from './confirmations'
 import { DueAsks } from './due-asks'
@@ -77,8 +78,8 @@ const GatePage = () => {
               <ol className="flex flex-col gap-1">
                 {gate.weakest.map((track) => (
                   <li key={`${track.step}${track.side}`}>
-                    <b>{track.name}</b>, {track.words}. {percent(track.chance * track.calmChance)} light and
-                    easy.
+                    <b>{track.name}</b>, {track.words}. {chancePercent(track.chance * track.calmChance)} light
+                    and easy.
                   </li>
                 ))}
               </ol>

@@ -1,7 +1,8 @@
+import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { percent, sideAfter, STATE_WORDS } from '../../ui/words'
+import { sideAfter, STATE_WORDS } from '../../ui/words'
 
 type Gate = Line['gates'][number]
 
@@ -37,7 +38,7 @@ export const GateTracks = ({ gate, program, horseId }: { gate: Gate; program: Pr
                 {track.must === 'solid' ? STATE_WORDS[track.state] : track.holds ? 'met' : 'not met'}
               </td>
               <td className="py-2">
-                {percent(track.chance)}, not tight {percent(track.calmChance)}
+                {chancePercent(track.chance)}, not tight {chancePercent(track.calmChance)}
               </td>
             </tr>
           )

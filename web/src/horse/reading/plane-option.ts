@@ -1,3 +1,4 @@
+import { chancePercent, percent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import type { EChartsCoreOption } from 'echarts/core'
 import { colour } from '../../drawing/chart'
@@ -9,8 +10,6 @@ export type Placed = Line['tracks'][number] & { readonly name: string }
 const SYMBOLS = { left: 'triangle', right: 'triangle', none: 'circle' } as const
 /** A triangle points to the horse's own side. */
 const TURNED = { left: 90, right: -90, none: 0 } as const
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const corner = (
   name: string,
@@ -52,7 +51,7 @@ export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
           value: [view.calmChance, view.chance],
           symbol: SYMBOLS[side],
           symbolRotate: TURNED[side],
-          told: `${name}${sideAfter(side)}\n${percent(view.chance)} light, ${percent(view.calmChance)} not tight\nfrom ${view.answers} answers`,
+          told: `${name}${sideAfter(side)}\n${chancePercent(view.chance)} light, ${chancePercent(view.calmChance)} not tight\nfrom ${view.answers} answers`,
         })),
         markArea: {
           silent: true,

@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { count, type Kind } from '@still-pine/core/answer'
+import { count, type Kind, chancePercent } from '@still-pine/core/answer'
 import {
   reliabilityInWords,
   reliabilityOf,
@@ -19,7 +19,7 @@ import { evidenceReader } from '../../threads/evidence'
 import type { HorseReading } from '../../threads/evidence.worker'
 import { useRead } from '../../threads/use-read'
 import { Loading } from '../../ui/loading'
-import { percent, sideAfter, STATE_WORDS } from '../../ui/words'
+import { sideAfter, STATE_WORDS } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
 import { viewsIn } from '../views-in'
@@ -68,7 +68,7 @@ const movedLine = (horseId: string) => (moved: Moved) => (
       {moved.name}
       {sideAfter(moved.side)}
     </StepLink>
-    : {stateChange(moved)}, {percent(moved.chanceFrom)} to {percent(moved.chanceTo)}
+    : {stateChange(moved)}, {chancePercent(moved.chanceFrom)} to {chancePercent(moved.chanceTo)}
     {moved.days === 0 ? ', by rest' : ''}
   </li>
 )
@@ -79,8 +79,8 @@ const stillLine = (horseId: string) => (moved: Moved) => (
       {moved.name}
       {sideAfter(moved.side)}
     </StepLink>
-    : worked on {count(moved.days, 'day')}, {percent(moved.chanceFrom)} before and {percent(moved.chanceTo)}{' '}
-    now
+    : worked on {count(moved.days, 'day')}, {chancePercent(moved.chanceFrom)} before and{' '}
+    {chancePercent(moved.chanceTo)} now
   </li>
 )
 

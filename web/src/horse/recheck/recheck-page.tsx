@@ -1,5 +1,5 @@
 import type { KeptAnswer } from '@still-pine/contract'
-import { count } from '@still-pine/core/answer'
+import { count, chancePercent } from '@still-pine/core/answer'
 import {
   coldBursts,
   OUTCOME_WORDS,
@@ -10,7 +10,7 @@ import {
 import { useNavigate, useSearchParams } from 'react-router'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
-import { longDay, percent, sideAfter, STATE_WORDS } from '../../ui/words'
+import { longDay, sideAfter, STATE_WORDS } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
@@ -61,9 +61,9 @@ const Sheet = ({ sheet, answers, day }: TableProps) => (
             </th>
             <td className="py-2 pr-3">
               {STATE_WORDS[ask.was.state]},{' '}
-              <span className="whitespace-nowrap">{percent(ask.was.chance)}</span>
+              <span className="whitespace-nowrap">{chancePercent(ask.was.chance)}</span>
             </td>
-            <td className="py-2 pr-3 whitespace-nowrap">{percent(ask.chance)}</td>
+            <td className="py-2 pr-3 whitespace-nowrap">{chancePercent(ask.chance)}</td>
             <td
               className={`py-2 ${outcome === 'not-asked' ? 'text-quiet' : outcome === 'as-before' ? 'font-bold text-solid' : 'font-bold text-worn'}`}
             >

@@ -1,5 +1,5 @@
 import type { Judging, YardReading } from '@still-pine/contract'
-import { count } from '@still-pine/core/answer'
+import { count, percent } from '@still-pine/core/answer'
 import {
   ENOUGH_PREDICTIONS,
   reliabilityInWords,
@@ -46,8 +46,6 @@ const isChosen = (group: Group, chosen: Chosen): boolean =>
   PARTING_NAMES.every((parting) => chosen[parting] === '' || PARTINGS[parting].of(group) === chosen[parting])
 
 const talliesIn = (groups: readonly Group[]) => groups.flatMap(({ tallies }) => tallies)
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const betterWords = (better: number | null): string => {
   if (better === null) return 'all alike'

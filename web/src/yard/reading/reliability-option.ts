@@ -1,8 +1,7 @@
+import { percent } from '@still-pine/core/answer'
 import type { Reliability } from '@still-pine/core/evidence'
 import type { EChartsCoreOption } from 'echarts/core'
 import { colour } from '../../drawing/chart'
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** What was predicted against what came, in tenths: on the dotted line the two agree. */
 export const reliabilityOption = ({ tenths }: Reliability): EChartsCoreOption => {

@@ -1,5 +1,5 @@
 import type { YardReading } from '@still-pine/contract'
-import { count, daysBetween } from '@still-pine/core/answer'
+import { count, daysBetween, percent } from '@still-pine/core/answer'
 import { wilson } from '@still-pine/core/evidence'
 import { Link } from 'react-router'
 import { useReadingQuery } from '../../app/api'
@@ -81,8 +81,6 @@ const HorseRow = ({ row, day }: { row: Row; day: string }) => {
     </tr>
   )
 }
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 const HandlerLine = ({ handler }: { handler: Gap['handlers'][number] }) => {
   const spread = wilson(handler.light, handler.asks)
