@@ -18,21 +18,59 @@ const PARTS = 6
 
 const partsOf = (minutes: number): number => Math.ceil(minutes * PARTS - 1e-9)
 
-interface Cell {
-  readonly worth: number
-  /** The last thing taken, and the cell before it. */
-  readonly taken: { readonly candidate: Candidate; readonly way: Way } | null
-  readonly before: Cell | null
+interface Cost {
+  readonly checks: number
+  readonly learning: number
+  readonly parts: number
 }
 
-const NOTHING: Cell = { worth: 0, taken: null, before: null }
+const costOf = ({ begun }: Candidate, { kind, first, minutes }: Way): Cost => ({
+  checks: kind === 'check' ? 1 : first.length,
+  learning: kind === 'learn' && !begun ? 1 : 0,
+  parts: partsOf(minutes),
+})
 
 /** Worth this small is the same worth: which of two equal choices is taken must not hang on rounding. */
 const SAME = 1e-9
 
-const takenUpTo = (cell: Cell): Choice['taken'] => {
+/**
+ * The ways that a best choice may want. Of those that cost the same it takes no more than it may hold things at all, so
+ * one with as many better ones of other steps beside it is wanted by none: whatever holds it has a better one left out.
+ */
+const wantedWays = (candidates: readonly Candidate[], limits: Limits): ReadonlySet<Way> => {
+  const most = limits.checks + limits.learning + candidates.filter(({ begun }) => begun).length
+  const alike = new Map<string, Map<Candidate, Way>>()
+  for (const candidate of candidates)
+    for (const way of candidate.ways) {
+      const { checks, learning, parts } = costOf(candidate, way)
+      const key = `${checks} ${learning} ${parts}`
+      const best = alike.get(key) ?? new Map<Candidate, Way>()
+      alike.set(key, best)
+      if (way.worth > (best.get(candidate)?.worth ?? 0)) best.set(candidate, way)
+    }
+  return new Set(
+    [...alike.values()].flatMap((best) =>
+      [...best.values()].sort((a, b) => b.worth - a.worth).slice(0, most),
+    ),
+  )
+}
+
+/** Goes back from where the choice ended, candidate by candidate, the last one first. */
+const tracedFrom = (
+  end: number,
+  candidates: readonly Candidate[],
+  ways: readonly Uint8Array[],
+  distanceOf: (cost: Cost) => number,
+): Choice['taken'] => {
   const taken: { candidate: Candidate; way: Way }[] = []
-  for (let at: Cell | null = cell; at?.taken; at = at.before) taken.unshift(at.taken)
+  let at = end
+  for (let i = candidates.length - 1; i >= 0; i--) {
+    const candidate = candidates[i]!
+    const way = candidate.ways[ways[i]![at]! - 1]
+    if (!way) continue
+    taken.unshift({ candidate, way })
+    at -= distanceOf(costOf(candidate, way))
+  }
   return taken
 }
 
@@ -44,42 +82,46 @@ const takenUpTo = (cell: Cell): Choice['taken'] => {
 export const choose = (candidates: readonly Candidate[], limits: Limits): Choice => {
   const room = Math.max(0, Math.floor(limits.minutes * PARTS + 1e-9))
   const width = room + 1
-  const at = (checks: number, learning: number, parts: number): number =>
-    (checks * (limits.learning + 1) + learning) * width + parts
-  let cells: (Cell | undefined)[] = new Array<Cell | undefined>(
-    (limits.checks + 1) * (limits.learning + 1) * width,
-  )
-  cells[at(0, 0, 0)] = NOTHING
-  for (const candidate of candidates) {
-    const next = cells.slice()
-    for (const way of candidate.ways) {
-      if (way.worth <= 0) continue
-      const cost = partsOf(way.minutes)
-      const checks = way.kind === 'check' ? 1 : way.first.length
-      const learning = way.kind === 'learn' && !candidate.begun ? 1 : 0
-      for (let c = 0; c + checks <= limits.checks; c++)
-        for (let l = 0; l + learning <= limits.learning; l++)
-          for (let m = 0; m + cost <= room; m++) {
-            const from = cells[at(c, l, m)]
-            if (!from) continue
-            const to = at(c + checks, l + learning, m + cost)
-            const worth = from.worth + way.worth
-            if (worth > (next[to]?.worth ?? -Infinity) + SAME)
-              next[to] = { worth, taken: { candidate, way }, before: from }
+  const rows = limits.learning + 1
+  const size = (limits.checks + 1) * rows * width
+  const distanceOf = ({ checks, learning, parts }: Cost): number => (checks * rows + learning) * width + parts
+  // The most worth that can be had with so many checks, steps to learn and parts of the minutes, all of them spent.
+  let worths = new Float64Array(size).fill(-Infinity)
+  worths[0] = 0
+  const wanted = wantedWays(candidates, limits)
+  // Which way of each candidate was last taken on the way to each of these; 0 for none.
+  const taken = candidates.map((candidate) => {
+    const next = worths.slice()
+    const ways = new Uint8Array(size)
+    for (const [i, way] of candidate.ways.entries()) {
+      if (!wanted.has(way)) continue
+      const cost = costOf(candidate, way)
+      const distance = distanceOf(cost)
+      for (let c = 0; c + cost.checks <= limits.checks; c++)
+        for (let l = 0; l + cost.learning <= limits.learning; l++) {
+          const first = (c * rows + l) * width
+          for (let from = first; from + cost.parts < first + width; from++) {
+            const worth = worths[from]! + way.worth
+            if (worth > next[from + distance]! + SAME) {
+              next[from + distance] = worth
+              ways[from + distance] = i + 1
+            }
           }
+        }
     }
-    cells = next
+    worths = next
+    return ways
+  })
+  const bestFrom = (first: number): number => {
+    let best = 0
+    for (let i = first; i < size; i++) if (worths[i]! > worths[best]! + SAME) best = i
+    return best
   }
-  let best: { cell: Cell; parts: number } = { cell: NOTHING, parts: 0 }
-  let bestWithCheck: typeof best | null = null
-  for (let c = 0; c <= limits.checks; c++)
-    for (let l = 0; l <= limits.learning; l++)
-      for (let m = 0; m <= room; m++) {
-        const cell = cells[at(c, l, m)]
-        if (!cell) continue
-        if (cell.worth > best.cell.worth + SAME) best = { cell, parts: m }
-        if (c > 0 && cell.worth > (bestWithCheck?.cell.worth ?? 0) + SAME) bestWithCheck = { cell, parts: m }
-      }
-  const { cell, parts } = bestWithCheck ?? best
-  return { taken: takenUpTo(cell), worth: cell.worth, minutes: parts / PARTS }
+  // Those without a check come first of all, and the very first is nothing at all.
+  const best = bestFrom(rows * width) || bestFrom(0)
+  return {
+    taken: tracedFrom(best, candidates, taken, distanceOf),
+    worth: worths[best]!,
+    minutes: (best % width) / PARTS,
+  }
 }

@@ -21,6 +21,8 @@ const COST = {
   laterForItsWorth: 1,
 } as const
 
+const costOfWaiting = (place: number, worth: number): number => (COST.laterForItsWorth * place * worth) / 10
+
 const costOfNext = (before: readonly Placed[], next: Placed, isLast: boolean): number => {
   const n = before.length
   const last = before[n - 1]
@@ -32,10 +34,11 @@ const costOfNext = (before: readonly Placed[], next: Placed, isLast: boolean): n
   if (next.role === 'check' && before.some(({ role }) => role !== 'check')) cost += COST.checkLater
   if (next.role === 'close' && !isLast) cost += COST.badEnding
   if (isLast && !next.endsWell) cost += COST.badEnding
-  return cost + (COST.laterForItsWorth * n * next.worth) / 10
+  return cost + costOfWaiting(n, next.worth)
 }
 
-const signature = ({ step, role, at }: Placed): string => `${step} ${role} ${at}`
+/** Alike items are tried once at each place. First asks keep the order they are given in: trying all would gain nothing. */
+const kindOf = ({ step, role, at }: Placed): string => (role === 'check' ? role : `${step} ${role} ${at}`)
 
 /**
  * The order of least cost, found by search with a bound: first asks open, ingredients come before what is put
@@ -53,11 +56,22 @@ export const inOrder = <P extends Placed>(
     if (at !== null && !pinned.has(at)) pinned.set(at, item)
     else free.push(item)
   }
+  const kinds = [...new Set(free.map(kindOf))]
+  const kind = free.map((item) => kinds.indexOf(kindOf(item)))
+  const isPlaced = free.map(() => false)
+  const byWorth = free.map((_, i) => i).sort((a, b) => free[b]!.worth - free[a]!.worth)
+  /** What is left costs at least this: its places and nothing else, dealt out to what is worth most first. */
+  const leastOfRest = (): number => {
+    let cost = 0
+    let place = session.length
+    for (const i of byWorth) if (!isPlaced[i]) cost += costOfWaiting(place++, free[i]!.worth)
+    return cost
+  }
   const best = { order: items, cost: Infinity }
-  const used = new Array<boolean>(free.length).fill(false)
+  const session: Placed[] = [...before]
   const order: P[] = []
   const goOn = (cost: number): void => {
-    if (cost >= best.cost - 1e-9) return
+    if (cost + leastOfRest() >= best.cost - 1e-9) return
     const place = order.length
     if (place === items.length) {
       best.order = [...order]
@@ -66,23 +80,23 @@ export const inOrder = <P extends Placed>(
     }
     const isLast = place === items.length - 1
     const take = (item: P): void => {
-      const more = costOfNext([...before, ...order], item, isLast)
+      const more = costOfNext(session, item, isLast)
+      session.push(item)
       order.push(item)
       goOn(cost + more)
       order.pop()
+      session.pop()
     }
     const fixed = pinned.get(place)
     if (fixed) return take(fixed)
-    const tried = new Set<string>()
-    free.forEach((item, i) => {
-      // First asks keep the order they are given in: trying them all would take for ever, and gain nothing.
-      const kind = item.role === 'check' ? 'check' : signature(item)
-      if (used[i] || tried.has(kind)) return
-      tried.add(kind)
-      used[i] = true
+    const isTried = new Uint8Array(kinds.length)
+    for (const [i, item] of free.entries()) {
+      if (isPlaced[i] || isTried[kind[i]!]) continue
+      isTried[kind[i]!] = 1
+      isPlaced[i] = true
       take(item)
-      used[i] = false
-    })
+      isPlaced[i] = false
+    }
   }
   goOn(0)
   return best.order
