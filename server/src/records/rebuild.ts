@@ -1,11 +1,12 @@
 import type { Horse, Progress } from '@still-pine/contract'
+import type { Program } from '@still-pine/core/program'
 import { trackOf, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
-import { evidence } from '../data/answers'
+import { evidence, type Evidence } from '../data/answers'
 import { allHorses, lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
 import { replacePredictions } from '../data/predictions'
-import { tracksOf, deleteTracks, dropAllDayViews, saveTracks } from '../data/tracks'
-import type { Replays } from '../threads'
+import { deleteTracks, dropAllDayViews, saveTracks, tracksOf } from '../data/tracks'
+import type { Replayed, Replays } from '../threads'
 import type { Yard } from './yard'
 
 /** Tracks of one horse that were not stored as they are worked out. */
@@ -43,30 +44,46 @@ const differing = (
 ): readonly TrackKey[] =>
   [...new Set([...stored.keys(), ...made.keys()])].filter((key) => !isSame(stored.get(key), made.get(key)))
 
-interface One {
-  readonly answers: number
-  readonly tracks: number
-  readonly difference: Difference | null
+/** All of it is one transaction, and a connection does one thing at a time. */
+const takingTurns = (): (<T>(work: () => Promise<T>) => Promise<T>) => {
+  let last: Promise<unknown> = Promise.resolve()
+  return (work) => {
+    const mine = last.then(work)
+    last = mine
+    return mine
+  }
 }
 
-const rebuildHorse = async (yard: Yard, replays: Replays, horse: Horse): Promise<One> => {
-  await lockHorse(yard.client, horse.id)
-  const program = (await programById(yard.client, horse.programId))!.document
+interface Stored {
+  readonly horse: Horse
+  readonly program: Program
+  readonly answers: readonly Evidence[]
+  readonly tracks: ReadonlyMap<TrackKey, TrackRecord>
+}
+
+const readHorse = async ({ client }: Yard, horse: Horse): Promise<Stored> => {
+  await lockHorse(client, horse.id)
+  const program = (await programById(client, horse.programId))!.document
   const steps = program.steps.map(({ key }) => key)
-  const answers = await evidence(yard.client, horse.id, steps, null)
-  const { records: made, predictions } = await replays.replay({ program, answers })
-  const stored = await tracksOf(yard.client, horse.id)
-  const tracks = differing(stored, made)
-  await replacePredictions(yard.client, yard.yardId, horse.id, predictions)
+  const answers = await evidence(client, horse.id, steps, null)
+  return { horse, program, answers, tracks: await tracksOf(client, horse.id) }
+}
+
+/** Keeps what was made of a horse, and says which of its tracks were stored otherwise. */
+const mend = async (
+  { client, yardId }: Yard,
+  { horse, tracks: stored }: Stored,
+  { records, predictions }: Replayed,
+): Promise<readonly TrackKey[]> => {
+  const tracks = differing(stored, records)
+  await replacePredictions(client, yardId, horse.id, predictions)
   if (tracks.length > 0) {
-    await deleteTracks(yard.client, horse.id, [
-      ...new Set([...stored.keys()].map((key) => trackOf(key).step)),
-    ])
-    await saveTracks(yard.client, yard.yardId, horse.id, made)
-    await dropAllDayViews(yard.client, horse.id)
+    const steps = new Set([...stored.keys()].map((key) => trackOf(key).step))
+    await deleteTracks(client, horse.id, [...steps])
+    await saveTracks(client, yardId, horse.id, records)
+    await dropAllDayViews(client, horse.id)
   }
-  const difference = tracks.length > 0 ? { horse: horse.name, tracks } : null
-  return { answers: answers.length, tracks: made.size, difference }
+  return tracks
 }
 
 /** Works all tracks of some horses (of all, where none are named) out again, and mends what was stored otherwise. */
@@ -77,12 +94,21 @@ export const rebuildAll = async (
   only?: ReadonlySet<string>,
 ): Promise<Rebuilt> => {
   const horses = (await allHorses(yard.client)).filter(({ id }) => only?.has(id) ?? true)
-  const ones: One[] = []
+  const ones: { answers: number; tracks: number; difference: Difference | null }[] = []
   const left = [...horses]
+  const inTurn = takingTurns()
   const work = async (): Promise<void> => {
     for (let horse = left.shift(); horse; horse = left.shift()) {
       tell({ step: 'judging', horses: ones.length, of: horses.length })
-      ones.push(await rebuildHorse(yard, replays, horse))
+      const stored = await inTurn(() => readHorse(yard, horse))
+      const { program, answers } = stored
+      const made = await replays.replay({ program, answers })
+      const tracks = await inTurn(() => mend(yard, stored, made))
+      ones.push({
+        answers: answers.length,
+        tracks: made.records.size,
+        difference: tracks.length > 0 ? { horse: horse.name, tracks } : null,
+      })
     }
   }
   // Some are read and written while others are worked out: no thread waits for the database.

@@ -2,6 +2,8 @@ import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import replay, { type History, type Replayed } from './replay'
 
+export type { Replayed } from './replay'
+
 /** Works tracks out from histories; what it takes and gives are plain values. */
 export interface Replays {
   /** How many at once are worth asking for. */

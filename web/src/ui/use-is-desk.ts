@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from 'react'
 
-const DESK = '(width >= 48rem)'
+// One for the whole page: to ask for it anew costs a slow phone a good part of a millisecond at every press.
+const desk = window.matchMedia('(width >= 48rem)')
 
 const onChange = (changed: () => void): (() => void) => {
-  const query = window.matchMedia(DESK)
-  query.addEventListener('change', changed)
-  return () => query.removeEventListener('change', changed)
+  desk.addEventListener('change', changed)
+  return () => desk.removeEventListener('change', changed)
 }
 
 /** Whether this is a desk’s screen: where drawing both layouts would cost a phone its quickness, only one is drawn. */
-export const useIsDesk = (): boolean => useSyncExternalStore(onChange, () => window.matchMedia(DESK).matches)
+export const useIsDesk = (): boolean => useSyncExternalStore(onChange, () => desk.matches)
