@@ -1,20 +1,12 @@
-import { appendFileSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { dirname } from 'node:path'
+import { writeFileSync } from 'node:fs'
 import type { Figure } from '../measure'
 import { chartOf } from './chart'
-import { CHANGES, rowOf, type Change, type Row } from './shard'
+import { addRow, rowsIn } from './rows'
+import { CHANGES, rowOf, type Change } from './shard'
 import { herdTold, races } from './summary'
 
-const ROWS = 'bench/dist/composer.jsonl'
+const ROWS = 'docs/decisions/0014-composer.csv'
 const CHART = 'docs/decisions/0014-composer.svg'
-
-const rowsSoFar = (): Row[] =>
-  existsSync(ROWS)
-    ? readFileSync(ROWS, 'utf8')
-        .split('\n')
-        .filter(Boolean)
-        .map((line) => JSON.parse(line) as Row)
-    : []
 
 const nameOf = ({ constant, by }: Change): string => (constant === null ? 'the law' : `${constant} × ${by}`)
 
@@ -23,15 +15,14 @@ const nameOf = ({ constant, by }: Change): string => (constant === null ? 'the l
  * hours for two hundred horses, so each row is kept as it comes and a run goes on where the last one ended.
  */
 export const composerFigures = (herd: number, heard: (done: string) => void): readonly Figure[] => {
-  mkdirSync(dirname(ROWS), { recursive: true })
-  const rows = rowsSoFar()
+  const rows = rowsIn(ROWS)
   const known = new Set(rows.map(({ horse, change }) => `${horse} ${nameOf(change)}`))
   for (let horse = 0; horse < herd; horse++)
     for (const change of CHANGES) {
       if (known.has(`${horse} ${nameOf(change)}`)) continue
       const row = rowOf(horse, change, change.constant !== null)
       rows.push(row)
-      appendFileSync(ROWS, `${JSON.stringify(row)}\n`)
+      addRow(ROWS, row)
       heard(`horse ${horse + 1} of ${herd}, ${nameOf(change)}`)
     }
   writeFileSync(CHART, chartOf(rows))
