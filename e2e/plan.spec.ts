@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test'
 import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { keepDays } from './kept-days'
+import { lying } from './this-device'
 
 const bursts = (page: Page) => page.getByRole('list', { name: 'Bursts' }).locator('b.font-name')
 
@@ -76,17 +78,31 @@ test.describe('on a phone', () => {
   }) => {
     await enterDemo(page, demo)
     const id = await addHorse(page, demo, 'Dunlin')
+    const settled = Array.from({ length: 4 }, () => ({ step: 'settle-in-pen', rung: 4, grade: 0 }))
+    await keepDays(page, demo, id, [settled, settled, settled, settled])
+    const place = { name: 'Stone pen', suits: ['loose'], home: false, note: '', version: 0 }
+    await page.request.put(`${demo.url}/api/v1/places/${crypto.randomUUID()}`, {
+      headers: { origin: demo.url },
+      data: place,
+    })
+    await page.evaluate(() => localStorage.setItem('where', 'Stone pen'))
     await page.goto(`${demo.url}/pen/${id}`)
     await expect(page.getByText(/^1 of \d+ · ask 0 of/)).toBeVisible()
+    const steps = async (): Promise<readonly string[]> =>
+      (await lying<{ state: { bursts: { step: string }[] } }>(page, 'drafts'))
+        .at(-1)!
+        .state.bursts.map(({ step }) => step)
+    await expect.poll(steps).toContain('first-touch')
     for (let i = 0; i < 2; i++) {
-      await page.getByRole('button', { name: /^Start/ }).click()
-      await page.getByRole('button', { name: /^Left/ }).click()
+      await page.getByRole('button', { name: /^Ask/ }).click()
       // Two presses this close would be one: the pen drops the second.
       await page.waitForTimeout(900)
-      await page.getByRole('button', { name: /^Settled/ }).click()
+      await page.getByRole('button', { name: /^No answer/ }).click()
       await page.waitForTimeout(900)
     }
     await expect(page.getByText(/The rest is planned again: .* is left for today/)).toBeVisible()
+    // Nothing there suits the touching of a horse.
+    await expect.poll(steps).not.toContain('first-touch')
   })
 })
 

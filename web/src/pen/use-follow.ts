@@ -5,9 +5,11 @@ import { useEffect, useMemo, useRef } from 'react'
 import { toast } from 'sonner'
 import { useAppDispatch } from '../app/store'
 import { arrangedFor, plannedFor } from '../before/arrange/arrangement'
+import { useSuits } from '../before/arrange/use-suits'
 import { compose } from '../threads/composer'
 import { restPlanned } from './pen-slice'
 import type { PenView } from './use-pen'
+import { whereNow } from './where'
 
 const MINUTE = 60_000
 
@@ -42,6 +44,7 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
   // What had happened when the pen was opened is in its plan already.
   const planned = useRef(news)
   const first = pen.answers[0]?.at
+  const suits = useSuits(whereNow())
   useEffect(() => {
     if (!isOn || first === undefined || news === planned.current) return
     const isOld = news === ''
@@ -53,7 +56,7 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
       program,
       line,
       {
-        outlook: { ...ORDINARY, ...plannedFor({ said }), minutes, loadDays: line.loadDays },
+        outlook: { ...ORDINARY, ...plannedFor({ said }), minutes, suits, loadDays: line.loadDays },
         // Places were for the whole session; what was left out stays out.
         wishes: { pinned: [], without: wishes.without },
       },
@@ -63,5 +66,5 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
       dispatch(restPlanned(bursts))
       toast(`The rest is planned again: ${newsInWords(program, today)}.`)
     })
-  }, [dispatch, isOn, news, first, answers, today, line, program])
+  }, [dispatch, isOn, news, first, answers, today, line, program, suits])
 }

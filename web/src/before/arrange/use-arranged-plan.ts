@@ -2,9 +2,9 @@ import type { Line } from '@still-pine/contract'
 import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useState } from 'react'
-import { usePlacesQuery } from '../../app/api'
 import { compose } from '../../threads/composer'
 import { arrangedFor, AS_PLANNED, isTouched, keepArranged, plannedFor, type Arrangement } from './arrangement'
+import { useSuits } from './use-suits'
 
 export interface ArrangedPlan {
   readonly plan: SessionPlan
@@ -20,8 +20,7 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   const { id, programId } = line.horse
   const [arrangement, setArrangement] = useState(() => arrangedFor(id, line.day, programId))
   const [made, setMade] = useState<{ of: unknown; plan: SessionPlan; cost: number | null } | null>(null)
-  const { data: places } = usePlacesQuery()
-  const suits = places?.places.find(({ name }) => name === where)?.suits ?? null
+  const suits = useSuits(where)
   const { loadDays } = line
   const { minutes, said, wishes } = arrangement
   const { helper, weather } = plannedFor({ said })

@@ -1,0 +1,8 @@
+import type { Outlook } from '@still-pine/core/plan'
+import { usePlacesQuery } from '../../app/api'
+
+/** What the place of this name suits; `null` where none was chosen. */
+export const useSuits = (where: string | null): Outlook['suits'] => {
+  const { data } = usePlacesQuery()
+  return data?.places.find(({ name }) => name === where)?.suits ?? null
+}
