@@ -1,10 +1,12 @@
 import type { Line, Settings } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
+import type { Outlook } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { memo, useCallback, useMemo, useState } from 'react'
 import { Link, useLocation, useParams, useSearchParams } from 'react-router'
 import { useLineQuery, useMeQuery, useProgramQuery } from '../app/api'
 import { useAppSelector } from '../app/store'
+import { useSuits } from '../before/arrange/use-suits'
 import { Marks, MARKS_KEY } from '../drawing/marks'
 import { syncWords } from '../offline/sync-slice'
 import { Button } from '../ui/button'
@@ -32,6 +34,7 @@ import { useCalmWindow, useOpenPen, usePenView, type PenView, type Wanted } from
 import { ARRIVAL, useArrivalGuide } from './use-arrival-guide'
 import { usePenActions, type PenActions } from './use-pen-actions'
 import { usePenKeys } from './use-pen-keys'
+import { whereNow } from './where'
 
 const minutes = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
@@ -121,9 +124,10 @@ interface RunningProps {
   readonly view: PenView
   readonly settings: Settings
   readonly personId: string
+  readonly suits: Outlook['suits']
 }
 
-const RunningPen = ({ line, program, view, settings, personId }: RunningProps) => {
+const RunningPen = ({ line, program, view, settings, personId, suits }: RunningProps) => {
   const [sheet, setSheet] = useState<'more' | 'danger' | 'recall' | null>(null)
   // The same for as long as the pen is open, so that only what a press changes is drawn anew.
   const actions = useLatestOf(usePenActions({ view, line, program, personId, settings }))
@@ -144,7 +148,7 @@ const RunningPen = ({ line, program, view, settings, personId }: RunningProps) =
   useWakeLock()
   useDevices()
   useDropWhenAway(view)
-  useFollow(view, line, program)
+  useFollow(view, line, program, suits)
   const previous = (view.pen.aim.burst ?? 0) - 1
   const arrival = useArrivalGuide(view, program)
   const next = arrival ? null : nextOf(view, line, actions)
@@ -292,6 +296,7 @@ export const PenPage = () => {
   const [search] = useSearchParams()
   const { state } = useLocation()
   const { data: me } = useMeQuery()
+  const suits = useSuits(whereNow())
   const { data: line, error, refetch } = useLineQuery(horseId)
   // Never the program of the school before: the pen would open on steps the horse no longer has.
   const { currentData: program } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
@@ -307,6 +312,7 @@ export const PenPage = () => {
       {...open}
       settings={me.person.settings}
       personId={me.person.id}
+      suits={suits}
       wanted={{ step: search.get('step'), gate: search.get('gate'), bursts: burstsIn(state) }}
     />
   )

@@ -1,15 +1,13 @@
 import type { Line } from '@still-pine/contract'
-import { ORDINARY, todayFrom, type Today } from '@still-pine/core/plan'
+import { ORDINARY, todayFrom, type Outlook, type Today } from '@still-pine/core/plan'
 import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useRef } from 'react'
 import { toast } from 'sonner'
 import { useAppDispatch } from '../app/store'
 import { arrangedFor, plannedFor } from '../before/arrange/arrangement'
-import { useSuits } from '../before/arrange/use-suits'
 import { compose } from '../threads/composer'
 import { restPlanned } from './pen-slice'
 import type { PenView } from './use-pen'
-import { whereNow } from './where'
 
 const MINUTE = 60_000
 
@@ -25,7 +23,7 @@ const newsInWords = (program: Program, { over, smaller }: Today): string => {
 }
 
 /** While the day's plan is run: when a step is done or goes badly, the rest is planned anew in the minutes left. */
-export const useFollow = (view: PenView, line: Line, program: Program): void => {
+export const useFollow = (view: PenView, line: Line, program: Program, suits: Outlook['suits']): void => {
   const dispatch = useAppDispatch()
   const { pen } = view
   const isOn = pen.gate === null && pen.aim.burst !== null
@@ -44,7 +42,6 @@ export const useFollow = (view: PenView, line: Line, program: Program): void => 
   // What had happened when the pen was opened is in its plan already.
   const planned = useRef(news)
   const first = pen.answers[0]?.at
-  const suits = useSuits(whereNow())
   useEffect(() => {
     if (!isOn || first === undefined || news === planned.current) return
     const isOld = news === ''
