@@ -305,6 +305,14 @@ describe('the chance over days', () => {
     )
   })
 
+  it('is nothing before the first day worked, and knows no day after today', () => {
+    const { belief } = records.get('lead-up/none')!
+    expect(timelineOf(MODEL, LEAD_UP, predictions, belief, day(-1))).toEqual([])
+    const told = timelineOf(MODEL, LEAD_UP, predictions, belief, day(29))
+    expect(told.map((one) => one.day)).not.toContain(day(30))
+    expect(told.findLast((one) => one.day <= day(29))!.day).toBe(day(29))
+  })
+
   it('is on days of rest within a point of what would have been judged', () => {
     fc.assert(
       fc.property(

@@ -63,11 +63,13 @@ export const timelineOf = (
   const goOn = (to: Moment, since: Day, daysWorked: number): void => {
     moments.push(...wornBetween(model, moments.at(-1)!, to, { since, daysWorked }), to)
   }
-  for (const [i, { day, morning, evening }] of days.entries()) {
-    if (i > 0) goOn({ day, chance: morning }, days[i - 1]!.day, i)
+  // A device's clock may run into tomorrow.
+  const worked = days.filter(({ day }) => day <= on)
+  for (const [i, { day, morning, evening }] of worked.entries()) {
+    if (i > 0) goOn({ day, chance: morning }, worked[i - 1]!.day, i)
     moments.push({ day, chance: evening })
   }
-  const last = days.at(-1)?.day
+  const last = worked.at(-1)?.day
   if (last === undefined) return []
   for (const day of [on, addDays(on, AHEAD_DAYS)].filter((one) => one > last)) {
     const rested = restedTo(model, now, day)

@@ -182,13 +182,13 @@ export const api = createApi({
       query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/answers`,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
     }),
+    // A whole history is heavy: it is let go once its page is left.
     stepEvidence: build.query<ReplyOf<'stepEvidence'>, { horseId: string; step: string }>({
       query: ({ horseId, step }) => `${horsePath(horseId)}/steps/${step}/evidence`,
       transformResponse: frozen<ReplyOf<'stepEvidence'>>,
       providesTags: (_answers, _error, { horseId }) => [{ type: 'Line', id: horseId }],
       keepUnusedDataFor: 0,
     }),
-    // A whole history is heavy: it is let go once its page is left.
     evidence: build.query<ReplyOf<'evidence'>, { horseId: string }>({
       query: ({ horseId }) => `${horsePath(horseId)}/evidence`,
       transformResponse: frozen<ReplyOf<'evidence'>>,
