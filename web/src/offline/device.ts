@@ -1,5 +1,5 @@
 import type { BatchItem, CarriedAnswer, Carry } from '@still-pine/contract'
-import Dexie, { type EntityTable, type Table } from 'dexie'
+import Dexie, { type DBCore, type EntityTable, type Table } from 'dexie'
 
 /** Something to keep that the server has not acknowledged yet. */
 export interface Waiting {
@@ -81,6 +81,27 @@ const upgraded = ({ refused, ...entry }: WaitingOne, now: number): Waiting => {
   }
 }
 
+/**
+ * What is added to the outbox is all that its transaction does. Told so at once, the disk does not wait until the page,
+ * busy drawing the answer, has heard that it was added.
+ */
+const keptAtOnce = (core: DBCore): DBCore => ({
+  ...core,
+  table: (name) => {
+    const table = core.table(name)
+    if (name !== 'waiting') return table
+    return {
+      ...table,
+      mutate: (request) => {
+        const done = table.mutate(request)
+        // Dexie's own type leaves out that this is the browser's transaction.
+        if (request.type === 'add') (request.trans as unknown as IDBTransaction).commit()
+        return done
+      },
+    }
+  },
+})
+
 /** What lies on this device: what waits to be sent, where each pen stood, and what it needs without signal. */
 export class Device extends Dexie {
   waiting!: EntityTable<Waiting, 'order'>
@@ -110,6 +131,7 @@ export class Device extends Dexie {
         }
       })
     this.version(3).stores({ pens: null })
+    this.use({ stack: 'dbcore', name: 'kept at once', create: keptAtOnce })
   }
 }
 
