@@ -90,11 +90,11 @@ export const inOrder = <P extends Placed>(
     const fixed = pinned.get(place)
     if (fixed) return take(fixed)
     const isTried = new Uint8Array(kinds.length)
-    for (const [i, item] of free.entries()) {
+    for (let i = 0; i < free.length; i++) {
       if (isPlaced[i] || isTried[kind[i]!]) continue
       isTried[kind[i]!] = 1
       isPlaced[i] = true
-      take(item)
+      take(free[i]!)
       isPlaced[i] = false
     }
   }

@@ -1,4 +1,4 @@
-import { daysBetween, holdSeconds, type Day } from '../answer'
+import { daysBetween, holdSeconds, type Day, type Side } from '../answer'
 import { isLoad } from '../counters'
 import { rungName, stepOf, type Program, type Step } from '../program'
 import { chancesAt, sideViews, stepState, trackKey, WORK_CHANCE, type State, type Views } from '../readiness'
@@ -7,7 +7,7 @@ import type { OpenStep, OpenTrack } from './open-steps'
 import type { Learner } from './shortfall'
 import { firstSide, shareAsks, type FirstSide, type SidePlan } from './sides'
 import { NOTHING_YET, type Today } from './today'
-import { expectedGain, worthOf } from './worth'
+import { expectedGains, worthOf, type Expected } from './worth'
 
 /** One way of working a step today: not at all, a first ask or two, or so many visits. */
 export interface Way {
@@ -114,11 +114,23 @@ interface Making {
 const asksASide = (open: OpenStep, sides: readonly SidePlan[]): readonly number[] =>
   open.tracks.map(({ side }) => sides.find((part) => part.side === side)!.asks)
 
+/** What visits would teach each track, no rung harder than is open and than it is asked up to. */
+const gainsOf = (
+  { learner, open, top, on }: Making,
+  asked: readonly number[],
+  upTo: number,
+  visits: number,
+): readonly (readonly Expected[])[] =>
+  open.tracks.map(({ view, rung }, i) =>
+    expectedGains(learner, view, rung, Math.min(top, upTo), asked[i]!, visits, on),
+  )
+
 const loads = (program: Program, { key }: Step, visits: readonly (readonly SidePlan[])[]): boolean =>
   visits.flat().some(({ rung }) => isLoad(program, key, rung))
 
 /** One or a few first asks at the required rung, where they are likely enough to pass. */
-const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way | null => {
+const checkWay = (making: Making): Way | null => {
+  const { program, learner, on, goal, open, first, top } = making
   const { step, tracks } = open
   const isFit = tracks.every(
     ({ view, rung }) =>
@@ -139,12 +151,13 @@ const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way
     ...part,
     rung: Math.max(part.rung, goal.rung),
   }))
+  const asked = asksASide(open, sides)
   return {
     kind: 'check',
     visits: 1,
     sides: [sides],
     minutes: minutesOf(step, sides) + CHECK_CHANGE_MINUTES,
-    worth: worthOf(learner, goal, tracks, top, asksASide(open, sides), 1, on),
+    worth: worthOf(learner, goal, tracks, asked, gainsOf(making, asked, Infinity, 1), on),
     endsWell: worstPass(sides, open) >= ENDS_WELL,
     first: [],
     isLoad: loads(program, step, [sides]),
@@ -152,28 +165,17 @@ const checkWay = ({ program, learner, on, goal, open, first, top }: Making): Way
 }
 
 /** Bursts that come back instead of dragging on, a later one a rung up where the one before leaves it nearly sure. */
-export const learnWay = (
-  { program, learner, on, goal, open, first, top }: Making,
-  visits: number,
-  unchecked: readonly Step[],
-  asks = open.step.kind === 'hold' ? HOLDS_A_SIDE * open.tracks.length : BURST_ASKS,
-): Way => {
+export const learnWay = (making: Making, visits: number, unchecked: readonly Step[]): Way => {
+  const { program, learner, on, goal, open, first } = making
   const { step, tracks } = open
+  const asks = step.kind === 'hold' ? HOLDS_A_SIDE * tracks.length : BURST_ASKS
   const opening = shareAsks(tracks, first, asks)
+  const asked = asksASide(open, opening)
+  const gains = gainsOf(making, asked, step.requiredRung, visits)
+  const rungOn = (side: Side, visit: number): number =>
+    gains[tracks.findIndex((track) => track.side === side)]![visit]!.rung
   const sides = Array.from({ length: visits }, (_, visit) =>
-    opening.map((part) => {
-      const { view } = tracks.find(({ side }) => side === part.side)!
-      const { rung } = expectedGain(
-        learner,
-        view,
-        part.rung,
-        Math.min(top, step.requiredRung),
-        part.asks,
-        visit + 1,
-        on,
-      )
-      return { ...part, rung }
-    }),
+    opening.map((part) => ({ ...part, rung: rungOn(part.side, visit) })),
   )
   const looks = unchecked.length * LOOK_MINUTES
   const minutes = sides.reduce((sum, visit) => sum + minutesOf(step, visit) + CHANGE_MINUTES, looks)
@@ -182,15 +184,7 @@ export const learnWay = (
     visits,
     sides,
     minutes,
-    worth: worthOf(
-      learner,
-      goal,
-      tracks,
-      Math.min(top, step.requiredRung),
-      asksASide(open, opening),
-      visits,
-      on,
-    ),
+    worth: worthOf(learner, goal, tracks, asked, gains, on),
     endsWell: worstPass(sides.at(-1)!, open) >= ENDS_WELL,
     first: unchecked,
     isLoad: loads(program, step, sides),

@@ -23,9 +23,9 @@ export interface Expected {
 
 /**
  * What visits of so many asks each are expected to teach one track by the law of learning, from the chances shown
- * today; a later visit goes a rung up where the one before left it nearly sure.
+ * today, told after each of them; a later visit goes a rung up where the one before left it nearly sure.
  */
-export const expectedGain = (
+export const expectedGains = (
   { model, law }: Learner,
   view: TrackView,
   rung: number,
@@ -33,7 +33,7 @@ export const expectedGain = (
   asks: number,
   visits: number,
   on: Day,
-): Expected => {
+): readonly Expected[] => {
   const guess = view.answers < SPOKEN_FOR
   const { calmChance } = chancesAt(view, rung)
   let x =
@@ -41,6 +41,7 @@ export const expectedGain = (
   let ability = 0
   let calm = 0
   let at = rung
+  const told: Expected[] = []
   for (let visit = 0; visit < visits; visit++) {
     if (visit > 0 && at < top && logistic(model.slope * x) >= READY_FOR_MORE) {
       at += 1
@@ -56,8 +57,9 @@ export const expectedGain = (
       calm += calmChance * loose.calm + (1 - calmChance) * tight.calm
       x += gain
     }
+    told.push({ ability, calm, rung: at })
   }
-  return { ability, calm, rung: at }
+  return told
 }
 
 /** A required track that would not be light and easy at the gate costs about so many days. */
@@ -85,13 +87,12 @@ const sideWorth = (
   learner: Learner,
   { step, rung, must, due }: Goal,
   track: OpenTrack,
-  top: number,
   asks: number,
-  visits: number,
+  gains: readonly Expected[],
   on: Day,
 ): number => {
   const { view } = track
-  const gain = expectedGain(learner, view, track.rung, top, asks, visits, on)
+  const gain = gains.at(-1)!
   const ordinary = ordinaryGain(learner.law)
   const is = shortfallOf(learner, step, view, rung, must)
   const isFirstToday = view.lastDay !== on
@@ -101,7 +102,7 @@ const sideWorth = (
     cold: is.cold - coldPass,
     ability: is.ability - gain.ability / ordinary.ability,
     calm: is.calm - gain.calm / ordinary.calm,
-    places: is.places - (asks * visits) / PLACES_A_DAY,
+    places: is.places - (asks * gains.length) / PLACES_A_DAY,
   }
   const now = chancesAt(view, rung)
   const then = {
@@ -123,17 +124,19 @@ const DOUBLE_BEHIND = 3
 export const pressOf = ({ weight, behind }: Pick<Goal, 'weight' | 'behind'>): number =>
   weight * (1 + behind / DOUBLE_BEHIND)
 
-/** What a way of working a step today is worth: work days saved on the way to the gates ahead. */
+/**
+ * What a way of working a step today is worth: work days saved on the way to the gates ahead. `gains` are those of each
+ * track, after each visit.
+ */
 export const worthOf = (
   learner: Learner,
   goal: Goal,
   tracks: readonly OpenTrack[],
-  top: number,
   asksASide: readonly number[],
-  visits: number,
+  gains: readonly (readonly Expected[])[],
   on: Day,
 ): number => {
-  const sides = tracks.map((track, i) => sideWorth(learner, goal, track, top, asksASide[i]!, visits, on))
+  const sides = tracks.map((track, i) => sideWorth(learner, goal, track, asksASide[i]!, gains[i]!, on))
   const mean = sides.reduce((sum, worth) => sum + worth, 0) / sides.length
   return mean * pressOf(goal)
 }

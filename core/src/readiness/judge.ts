@@ -127,7 +127,7 @@ const chancesByRung = (model: Model, step: JudgedStep, rested: Belief): readonly
 
 /** The chances of a cold ask at any rung of the ladder. */
 export const chancesAt = (view: TrackView, rung: number): Chances =>
-  [...view.byRung, ...view.beyond][rung - 1] ?? view
+  view.byRung[rung - 1] ?? view.beyond[rung - 1 - view.byRung.length] ?? view
 
 /** A track on the day judged. Answers of later days must not be in the record. */
 export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): TrackView => {

@@ -8,7 +8,7 @@ import { openSteps } from '../../src/plan/open-steps'
 import { inOrder } from '../../src/plan/order'
 import { partsOf } from '../../src/plan/parts'
 import { candidateFor, type Candidate, type Way } from '../../src/plan/ways'
-import { expectedGain } from '../../src/plan/worth'
+import { expectedGains } from '../../src/plan/worth'
 
 export const MINUTES = 25
 
@@ -20,7 +20,9 @@ const taught = ({ open, top }: Candidate, { kind, sides, visits }: Way, on: stri
     if (view.state === 'solid') return sum
     const { asks } = sides[0]!.find((part) => part.side === side)!
     const most = Math.min(top, open.step.requiredRung)
-    return sum + expectedGain(LEARNER, view, rung, most, asks, kind === 'check' ? 1 : visits, on).ability
+    return (
+      sum + expectedGains(LEARNER, view, rung, most, asks, kind === 'check' ? 1 : visits, on).at(-1)!.ability
+    )
   }, 0)
 
 /** Takes what teaches most in the minutes there are, by the same law and the same rules of a session. */
