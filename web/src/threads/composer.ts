@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import type { Asked, SessionPlan } from '@still-pine/core/plan'
+import { NO_WISHES, ORDINARY, type Asked, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import type { Composing, Planned, SoFar } from './composer.worker'
 
@@ -16,6 +16,16 @@ export const compose = (
     new Worker(new URL('./composer.worker.ts', import.meta.url), { type: 'module' }),
   )
   return started.compose(program, { tracks, facts, day }, asked, soFar)
+}
+
+const WARM_UPS = 3
+let isWarm = false
+
+/** The first plans of a worker take several times as long as the rest: these are made for nothing, one by one. */
+export const warmUp = async (program: Program, line: Planned): Promise<void> => {
+  if (isWarm) return
+  isWarm = true
+  for (let i = 0; i < WARM_UPS; i++) await compose(program, line, { outlook: ORDINARY, wishes: NO_WISHES })
 }
 
 export type { Planned, SoFar }

@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useState } from 'react'
-import { compose } from '../../threads/composer'
+import { compose, warmUp } from '../../threads/composer'
 import { arrangedFor, AS_PLANNED, isTouched, keepArranged, plannedFor, type Arrangement } from './arrangement'
 import { useSuits } from './use-suits'
 
@@ -34,6 +34,7 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
     let isWanted = true
     if (isOrdinary) {
       keepArranged(id, line.day, programId, { ...AS_PLANNED, said })
+      void warmUp(program, line)
       return
     }
     const hasWishes = wishes.pinned.length + wishes.without.length > 0
