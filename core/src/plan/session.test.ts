@@ -111,6 +111,24 @@ describe('today’s plan', () => {
     expect(burst.reasons.at(-1)).toMatch(/^Right first: \d+ points behind the left$/)
   })
 
+  it('says of which rung a chance is told where a smaller one is asked', () => {
+    let smaller = 0
+    for (const days of [4, 7, 10]) {
+      const { views, on } = workedHorse(FEET_FIRST, days, 5)
+      for (const burst of planSession(FEET_FIRST, views, FACTS, on).bursts) {
+        const { requiredRung } = stepOf(FEET_FIRST, burst.step)!
+        const isSmaller = burst.sides.some(({ rung }) => rung < requiredRung)
+        if (burst.purpose !== 'work' || burst.again) continue
+        expect([burst.step, / at the rung it needs, from/.test(burst.reasons[0]!)]).toEqual([
+          burst.step,
+          isSmaller,
+        ])
+        smaller += Number(isSmaller)
+      }
+    }
+    expect(smaller).toBeGreaterThan(0)
+  })
+
   it('stays below a rung that a gate shuts', () => {
     // Met at the rung halter-on needs, but the gate wants both sides of first touch as well.
     const answers = byTime(CAUGHT, log('head-rub', BOTH, 4), log('halter-on', BOTH, 2, { rung: 3 }))

@@ -1,12 +1,20 @@
-import { count, daysBetween, type Day, chancePercent } from '../answer'
+import { chancePercent, count, daysBetween, type Day } from '../answer'
 import { rungName } from '../program'
-import { ago, WORK_CHANCE, type TrackView } from '../readiness'
+import { ago, chancesAt, WORK_CHANCE, type TrackView } from '../readiness'
 import type { Purpose } from './burst'
 import type { Candidate, Way } from './ways'
 
 const weakest = ({ open }: Candidate): TrackView =>
   [...open.tracks].sort((a, b) => a.view.chance * a.view.calmChance - b.view.chance * b.view.calmChance)[0]!
     .view
+
+/** How likely the less likely side is to be light at the rung it opens at. */
+const chanceAsked = ({ open }: Candidate): number =>
+  Math.min(...open.tracks.map(({ view, rung }) => chancesAt(view, rung).chance))
+
+/** The chance told is that of the rung the step needs, which may be harder than the one asked today. */
+const atItsRung = ({ open: { step, tracks } }: Candidate): string =>
+  tracks.some(({ rung }) => rung < step.requiredRung) ? ' at the rung it needs' : ''
 
 /** What the path wants of it: "The First saddle gate asks for it; about 3 work days to go, and 8 more wait behind it". */
 const pathReason = ({ goal }: Candidate): string => {
@@ -38,13 +46,13 @@ export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): st
     case 'check':
       return checkReason(candidate, on)
     case 'close':
-      return `To end on something good: ${chancePercent(view.chance)} chance of a light answer`
+      return `To end on something good: ${chancePercent(chanceAsked(candidate))} chance of a light answer`
     case 'mend':
       return `Slipped: it was Solid and is not now; last asked ${view.lastDay ? ago(view.lastDay, on) : 'never'}`
     case 'begin':
       return `New, and all it needs is met. ${pathReason(candidate)}`
     case 'work':
-      return `${chancePercent(view.chance)} chance of a light answer, from ${count(view.answers, 'answer')}. ${pathReason(candidate)}`
+      return `${chancePercent(view.chance)} chance of a light answer${atItsRung(candidate)}, from ${count(view.answers, 'answer')}. ${pathReason(candidate)}`
   }
 }
 
