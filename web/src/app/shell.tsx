@@ -11,7 +11,7 @@ import { longDay } from '../ui/words'
 import { useMeQuery } from './api'
 import { ReachBanner } from './reach-banner'
 import { refreshWhenQuiet } from './refresh-when-quiet'
-import { useAppDispatch, useAppSelector } from './store'
+import { store, useAppDispatch, useAppSelector } from './store'
 import { TagRail } from './tag-rail'
 import { useChosenHorse } from './use-chosen-horse'
 import { useShellKeys } from './use-shell-keys'
@@ -35,6 +35,7 @@ const useDrain = (personId: string | undefined): void => {
     if (personId === undefined) return
     return drainFor({
       personId,
+      isAsking: () => store.getState().pen?.running != null,
       onState: (state) => dispatch(syncChanged(state)),
       onSent: (horseIds) => {
         wasSent(horseIds)

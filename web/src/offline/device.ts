@@ -82,21 +82,34 @@ const upgraded = ({ refused, ...entry }: WaitingOne, now: number): Waiting => {
 }
 
 /**
- * What is added to the outbox is all that its transaction does. Told so at once, the disk does not wait until the page,
- * busy drawing the answer, has heard that it was added.
+ * Tells the disk that nothing follows in this transaction, so that it does not wait until the page, which may be busy
+ * drawing an answer, has heard of the last thing asked for. The next answer waits for the transaction before it.
  */
-const keptAtOnce = (core: DBCore): DBCore => ({
+export const asLast = <T>(work: PromiseLike<T>): PromiseLike<T> => {
+  Dexie.currentTransaction.idbtrans.commit()
+  return work
+}
+
+/** What is added to the outbox, or read from it only to look, is all that its transaction does. */
+const doneAtOnce = (core: DBCore): DBCore => ({
   ...core,
   table: (name) => {
     const table = core.table(name)
     if (name !== 'waiting') return table
+    // Dexie's own type leaves out that this is the browser's transaction.
+    const ofBrowser = (trans: unknown): IDBTransaction => trans as IDBTransaction
     return {
       ...table,
       mutate: (request) => {
         const done = table.mutate(request)
-        // Dexie's own type leaves out that this is the browser's transaction.
-        if (request.type === 'add') (request.trans as unknown as IDBTransaction).commit()
+        if (request.type === 'add') ofBrowser(request.trans).commit()
         return done
+      },
+      query: (request) => {
+        const found = table.query(request)
+        const trans = ofBrowser(request.trans)
+        if (trans.mode === 'readonly') trans.commit()
+        return found
       },
     }
   },
@@ -131,7 +144,7 @@ export class Device extends Dexie {
         }
       })
     this.version(3).stores({ pens: null })
-    this.use({ stack: 'dbcore', name: 'kept at once', create: keptAtOnce })
+    this.use({ stack: 'dbcore', name: 'done at once', create: doneAtOnce })
   }
 }
 

@@ -8,6 +8,8 @@ export interface SyncState extends Counts {
 
 interface Watching {
   readonly personId: string
+  /** An ask, accept or hold runs: its answer may come at any moment. */
+  readonly isAsking: () => boolean
   readonly onState: (state: SyncState) => void
   readonly onSent: (horseIds: readonly string[]) => void
   /** Something was put in that cannot be sent now: what is shown of these horses is out of date. */
@@ -17,6 +19,10 @@ interface Watching {
 const EVERY_MS = 1_000
 const SLOWEST_MS = 15_000
 
+/** While something is asked nothing is sent, so that nothing stands before its answer; but no longer than this. */
+const LONGEST_MS = 10_000
+const LOOK_EVERY_MS = 250
+
 /** Asks the browser to send in the background what waits when this page is gone; few browsers do. */
 const sendWhenGone = async (): Promise<void> => {
   const registration = await navigator.serviceWorker?.getRegistration()
@@ -25,12 +31,18 @@ const sendWhenGone = async (): Promise<void> => {
 }
 
 /** Sends the outbox of one person as long as it runs; gives the way to stop it. */
-export const drainFor = ({ personId, onState, onSent, onKept }: Watching): (() => void) => {
+export const drainFor = ({ personId, isAsking, onState, onSent, onKept }: Watching): (() => void) => {
   let stopped = false
   let pause = EVERY_MS
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = false
   let newest = 0
+  let heldSince: number | null = null
+
+  const holdsOff = (): boolean => {
+    heldSince = isAsking() ? (heldSince ?? performance.now()) : null
+    return heldSince !== null && performance.now() - heldSince < LONGEST_MS
+  }
 
   const turn = async (): Promise<void> => {
     const sent = await alone(() => sendReady(personId))
@@ -50,10 +62,14 @@ export const drainFor = ({ personId, onState, onSent, onKept }: Watching): (() =
     timer = setTimeout(safely, pause)
   }
   // A device whose storage fails for a moment is asked again; nothing in it is touched.
-  const safely = (): void =>
-    void turn().catch(() => {
-      if (!stopped) timer = setTimeout(safely, SLOWEST_MS)
-    })
+  const safely = (): void => {
+    if (stopped) return
+    if (holdsOff()) timer = setTimeout(safely, LOOK_EVERY_MS)
+    else
+      void turn().catch(() => {
+        if (!stopped) timer = setTimeout(safely, SLOWEST_MS)
+      })
+  }
 
   const hurry = (): void => {
     clearTimeout(timer)

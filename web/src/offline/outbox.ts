@@ -1,5 +1,5 @@
 import type { BatchItem } from '@still-pine/contract'
-import { device, type Waiting } from './device'
+import { asLast, device, type Waiting } from './device'
 import { withRoom } from './room'
 
 export type { Waiting } from './device'
@@ -63,16 +63,27 @@ export const takeReady = async (
   if ((await readyOf(personId, now, most)).length === 0) return []
   return device.transaction('rw', device.waiting, async () => {
     const ready = await readyOf(personId, now, most)
-    for (const { order } of ready) await device.waiting.update(order, { readyAt: SENDING })
+    await asLast(device.waiting.bulkPut(ready.map((entry) => ({ ...entry, readyAt: SENDING }))))
     return ready
   })
 }
 
+type Order = Waiting['order']
+
+/** Changes those of the entries that are still there; the last that its transaction does. */
+const changeThese = async (orders: readonly Order[], change: (entry: Waiting) => Waiting): Promise<void> => {
+  const there = (await device.waiting.bulkGet([...orders])).filter((entry) => entry !== undefined)
+  await asLast(device.waiting.bulkPut(there.map(change)))
+}
+
 /** Puts entries back that could not be sent. */
 export const putBack = (entries: readonly Waiting[]): Promise<void> =>
-  device.transaction('rw', device.waiting, async () => {
-    for (const { order } of entries) await device.waiting.update(order, { readyAt: 0 })
-  })
+  device.transaction('rw', device.waiting, () =>
+    changeThese(
+      entries.map(({ order }) => order),
+      (entry) => ({ ...entry, readyAt: 0 }),
+    ),
+  )
 
 /** Frees what was on its way when its page or its server died: it is sent again, which does no harm. */
 export const freeLeftBehind = (personId: string): Promise<number> =>
@@ -89,17 +100,28 @@ interface Reply {
   readonly path?: string | undefined
 }
 
+const isThere = (reply: Reply | undefined): boolean => reply?.status === 'kept' || reply?.status === 'already'
+
+const answeredWith = (entry: Waiting, reply: Reply | undefined): Waiting => ({
+  ...entry,
+  readyAt: 0,
+  ...(reply?.status === 'refused' && {
+    refused: { reason: reply.reason ?? 'The server refused it.', path: reply.path ?? '' },
+  }),
+})
+
 /** Lets go of what the server has, and keeps what it refused, with the reason. */
 export const settle = (entries: readonly Waiting[], replies: readonly Reply[]): Promise<void> =>
   device.transaction('rw', device.waiting, async () => {
-    for (const [i, { order }] of entries.entries()) {
-      const reply = replies[i]
-      if (reply?.status === 'kept' || reply?.status === 'already') await device.waiting.delete(order)
-      else if (reply?.status === 'refused') {
-        const refused = { reason: reply.reason ?? 'The server refused it.', path: reply.path ?? '' }
-        await device.waiting.update(order, { readyAt: 0, refused })
-      } else await device.waiting.update(order, { readyAt: 0 })
-    }
+    const replyTo = new Map(entries.map(({ order }, i) => [order, replies[i]]))
+    const orders = [...replyTo.keys()]
+    const arrived = orders.filter((order) => isThere(replyTo.get(order)))
+    if (arrived.length === orders.length) return asLast(device.waiting.bulkDelete(orders))
+    await device.waiting.bulkDelete(arrived)
+    await changeThese(
+      orders.filter((order) => !isThere(replyTo.get(order))),
+      (entry) => answeredWith(entry, replyTo.get(entry.order)),
+    )
   })
 
 export interface Counts {
