@@ -94,30 +94,42 @@ interface Props {
   readonly kind: Kind
   /** Pixels from one mark to the next. */
   readonly spacing?: number
+  /** Only so many of the newest. */
+  readonly most?: number
 }
 
 /** A row of answers, oldest first, the newest always in sight. */
-export const Marks = ({ marks, kind, spacing = 26 }: Props) => (
-  <div className="overflow-x-auto" style={{ direction: 'rtl' }} tabIndex={marks.length > 12 ? 0 : undefined}>
-    <svg
-      role="img"
-      aria-label={
-        marks.length === 0
-          ? 'No answers yet'
-          : `${marks.length} answers, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
-      }
-      width={marks.length * spacing + 8}
-
-      height={HEIGHT}
-      className="min-w-full text-ink"
-      style={{ direction: 'ltr' }}
+export const Marks = memo(({ marks: all, kind, spacing = 26, most = Infinity }: Props) => {
+  const before = Math.max(0, all.length - most)
+  const marks = all.slice(before)
+  return (
+    <div
+      className="overflow-x-auto"
+      style={{ direction: 'rtl' }}
+      tabIndex={marks.length > 12 ? 0 : undefined}
     >
-      <line x1={0} x2="100%" y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="currentColor" strokeWidth={2} />
-      {marks.map((mark, i) => (
-        <MarkShape key={mark.id} mark={mark} kind={kind} x={4 + spacing / 2 + i * spacing} />
-      ))}
-    </svg>
-  </div>
-)
+      <svg
+        role="img"
+        aria-label={
+          marks.length === 0
+            ? 'No answers yet'
+            : `${marks.length} answers, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
+        }
+        width={marks.length * spacing + 8}
+        height={HEIGHT}
+        className="min-w-full text-ink"
+        style={{ direction: 'ltr' }}
+      >
+        <line x1={0} x2="100%" y1={HEIGHT - FOOT} y2={HEIGHT - FOOT} stroke="currentColor" strokeWidth={2} />
+        {/* The row is moved as one: a mark has its place in the whole session and is drawn once. */}
+        <g transform={`translate(${-before * spacing})`}>
+          {marks.map((mark, i) => (
+            <MarkShape key={mark.id} mark={mark} kind={kind} x={4 + spacing / 2 + (before + i) * spacing} />
+          ))}
+        </g>
+      </svg>
+    </div>
+  )
+})
 
 export const MARKS_KEY = 'Taller is lighter. Ring loose, triangle watchful, square tight.'

@@ -1,5 +1,6 @@
 import type { Pace } from '@still-pine/core/answer'
 import type { Sample } from '@still-pine/core/feel'
+import { memo } from 'react'
 import { CENTRE, degreesAt, pointAt, RADIUS, stretch } from './arc-geometry'
 
 const WIDTH = 32
@@ -29,6 +30,38 @@ const pullPath = (pull: readonly Sample[], degrees: (s: number) => number): stri
     })
     .join('L')
 
+interface PhaseProps {
+  readonly words: string
+  readonly from: number
+  readonly to: number
+  readonly filledTo: number
+  readonly colour: string
+}
+
+/** One stretch of the arc; remembered, for only one of them fills at a time. */
+const Phase = memo(({ words, from, to, filledTo, colour }: PhaseProps) => {
+  const middle = pointAt((from + to) / 2, RADIUS + 26)
+  return (
+    <g>
+      <path d={stretch(from, to)} fill="none" stroke="var(--line)" strokeOpacity={0.4} strokeWidth={WIDTH} />
+      {filledTo > from && (
+        <path d={stretch(from, filledTo)} fill="none" stroke={colour} strokeWidth={WIDTH} />
+      )}
+      <text
+        x={middle.x}
+        y={middle.y}
+        fontSize={15}
+        fontWeight={700}
+        fill="var(--quiet)"
+        dominantBaseline="middle"
+        textAnchor={middle.x < CENTRE.x - 20 ? 'end' : middle.x > CENTRE.x + 20 ? 'start' : 'middle'}
+      >
+        {words}
+      </text>
+    </g>
+  )
+})
+
 /** Fills through the phases of the school's pace; its words stand beside each phase. */
 export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
   const end = pace.limits[3]
@@ -39,32 +72,16 @@ export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
       {pace.limits.map((limit, i) => {
         const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
         const to = degrees(limit) - GAP_DEGREES / 2
-        const filledTo = hand === null ? from : Math.min(hand, to)
-        const middle = pointAt((from + to) / 2, RADIUS + 26)
+        const filledTo = hand === null ? from : Math.max(from, Math.min(hand, to))
         return (
-          <g key={limit}>
-            <path
-              d={stretch(from, to)}
-              fill="none"
-              stroke="var(--line)"
-              strokeOpacity={0.4}
-              strokeWidth={WIDTH}
-            />
-            {filledTo > from && (
-              <path d={stretch(from, filledTo)} fill="none" stroke={COLOURS[i]} strokeWidth={WIDTH} />
-            )}
-            <text
-              x={middle.x}
-              y={middle.y}
-              fontSize={15}
-              fontWeight={700}
-              fill="var(--quiet)"
-              dominantBaseline="middle"
-              textAnchor={middle.x < CENTRE.x - 20 ? 'end' : middle.x > CENTRE.x + 20 ? 'start' : 'middle'}
-            >
-              {pace.phases[i]}
-            </text>
-          </g>
+          <Phase
+            key={limit}
+            words={pace.phases[i]!}
+            from={from}
+            to={to}
+            filledTo={filledTo}
+            colour={COLOURS[i]!}
+          />
         )
       })}
       {pull.length > 1 && (

@@ -1,6 +1,7 @@
 import type { Line } from '@still-pine/contract'
 import { WRONG_LESSON, type Advice } from '@still-pine/core/answer'
 import type { ArrivalCheck } from '@still-pine/core/arrival'
+import { memo } from 'react'
 import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
 import { feetAdvice, penAdvice } from './advice'
@@ -48,7 +49,7 @@ const reasonAt = (advice: Advice, rung: number): string =>
     : advice.reason
 
 /** What the record says about going on, or the fright rule at its moment; never in the way. */
-export const AdviceBar = ({ view, line, actions, next, frightRule, arrival }: Props) => {
+export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival }: Props) => {
   const now = useWallClock()
   const advice = feetAdvice(view, line) ?? penAdvice(view, now)
   return (
@@ -88,4 +89,4 @@ export const AdviceBar = ({ view, line, actions, next, frightRule, arrival }: Pr
       )}
     </div>
   )
-}
+})

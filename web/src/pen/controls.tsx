@@ -77,7 +77,7 @@ interface RowProps {
  * What the moment wants: what it does while it is asked, and how loose it was after. The row keeps its place, so that
  * nothing else moves under the thumb and nothing else is laid out anew at a press.
  */
-export const MiddleRow = ({ view, pace, actions }: RowProps) => {
+export const MiddleRow = memo(({ view, pace, actions }: RowProps) => {
   const isRunning = view.pen.running !== null
   const { kind } = view.step
   if (isRunning && kind === 'accept') return <WorstRow view={view} actions={actions} />
@@ -88,7 +88,7 @@ export const MiddleRow = ({ view, pace, actions }: RowProps) => {
       <CalmRow chosen={view.answers.at(-1)?.calm ?? null} actions={actions} />
     </div>
   )
-}
+})
 
 interface ActionProps {
   readonly kind: Kind

@@ -1,4 +1,5 @@
 import { cardFor } from '@still-pine/core/program'
+import { memo } from 'react'
 import { Button } from '../ui/button'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
@@ -10,7 +11,7 @@ interface Props {
 }
 
 /** What is told most of the last answer, in one tap, where the screen has room for it. */
-export const QuickTells = ({ view, actions, school }: Props) => {
+export const QuickTells = memo(({ view, actions, school }: Props) => {
   const last = view.answers.at(-1)
   if (!last || view.pen.running) return null
   const tells = [
@@ -38,4 +39,4 @@ export const QuickTells = ({ view, actions, school }: Props) => {
       ))}
     </div>
   )
-}
+})

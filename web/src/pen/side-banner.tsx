@@ -1,4 +1,5 @@
 import type { Side } from '@still-pine/core/answer'
+import { memo } from 'react'
 import type { PenAnswer } from './pen-slice'
 
 interface Props {
@@ -7,7 +8,7 @@ interface Props {
 }
 
 /** Which side is asked: the words fill that half of the top. No control belongs to a side. */
-export const SideBanner = ({ side, answers }: Props) => {
+export const SideBanner = memo(({ side, answers }: Props) => {
   if (side === 'none') return null
   const half = (of: 'left' | 'right') => {
     const asked = answers.filter((answer) => answer.side === of).length
@@ -29,4 +30,4 @@ export const SideBanner = ({ side, answers }: Props) => {
       {half('right')}
     </div>
   )
-}
+})

@@ -1,5 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { PLACE_WORDS, PLACES, type Place } from '@still-pine/core/answer'
+import { memo } from 'react'
 import { Button } from '../ui/button'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
@@ -26,7 +27,7 @@ export const placeAfter = (place: Place | null, missing: readonly Place[]): Plac
 }
 
 /** Where the person stands for a step that must hold all round: one big button walks round the horse. */
-export const StandRow = ({ view, line, actions }: Props) => {
+export const StandRow = memo(({ view, line, actions }: Props) => {
   const { stand } = view.pen
   const missing = missingPlaces(view, line)
   const from = stand.place === null ? 'From where?' : `From ${PLACE_WORDS[stand.place]}`
@@ -49,4 +50,4 @@ export const StandRow = ({ view, line, actions }: Props) => {
       </Button>
     </div>
   )
-}
+})

@@ -1,12 +1,21 @@
 import { useEffect, useState } from 'react'
+import { flushSync } from 'react-dom'
+
+/** A little under two frames: thirty times a second is smooth enough, and leaves a slow phone time for the presses. */
+const EVERY_MS = 30
 
 /** Seconds since a moment of the clock that cannot jump, about thirty times a second while something runs. */
 export const useSecondsSince = (startedAt: number | null): number | null => {
   const [now, setNow] = useState(() => performance.now())
   useEffect(() => {
     if (startedAt === null) return
-    let frame = requestAnimationFrame(function tick() {
-      setNow(performance.now())
+    let drawnAt = 0
+    let frame = requestAnimationFrame(function tick(at) {
+      if (at - drawnAt > EVERY_MS) {
+        drawnAt = at
+        // Drawn in this frame: otherwise it would take one more, twice as many in all.
+        flushSync(() => setNow(performance.now()))
+      }
       frame = requestAnimationFrame(tick)
     })
     return () => cancelAnimationFrame(frame)

@@ -41,6 +41,9 @@ export interface PenView {
 /** What the pen shows, or nothing while it opens. */
 export const usePenView = (program: Program | undefined, settings: Settings): PenView | null => {
   const pen = useAppSelector((state) => state.pen)
+  const given = pen?.answers
+  const asked = pen?.aim.step
+  const answers = useMemo(() => given?.filter(({ step }) => step === asked) ?? [], [given, asked])
   return useMemo(() => {
     const step = pen && program ? stepOf(program, pen.aim.step) : undefined
     if (!pen || !step) return null
@@ -49,11 +52,11 @@ export const usePenView = (program: Program | undefined, settings: Settings): Pe
       pen,
       step,
       rungWords: words,
-      answers: pen.answers.filter((answer) => answer.step === step.key),
+      answers,
       lagSeconds: settings.pressLagSeconds,
       holdFor: holdSeconds(words),
     }
-  }, [pen, program, settings.pressLagSeconds])
+  }, [pen, answers, program, settings.pressLagSeconds])
 }
 
 /** What was asked for when the pen was opened. */
