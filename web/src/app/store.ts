@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
-import { useDispatch, useSelector } from 'react-redux'
+import { useDispatch, useSelector, useStore } from 'react-redux'
 import { syncSlice } from '../offline/sync-slice'
 import { penSlice } from '../pen/pen-slice'
 import { api } from './api'
@@ -14,4 +14,5 @@ setupListeners(store.dispatch)
 
 export type RootState = ReturnType<typeof store.getState>
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
+export const useAppStore = useStore.withTypes<typeof store>()
 export const useAppSelector = useSelector.withTypes<RootState>()

@@ -18,7 +18,7 @@ export interface Ended {
   readonly aids: number | null
 }
 
-interface Course {
+export interface Course {
   readonly kind: Kind
   readonly pace: Pace
   readonly running: Running

@@ -7,7 +7,7 @@ import {
   type Worst,
 } from '@still-pine/core/answer'
 import type { Step } from '@still-pine/core/program'
-import { memo, useEffect, useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import { PaceArc } from '../drawing/pace-arc'
 import type { PenAnswer } from './pen-slice'
 import { useSecondsSince } from './use-clock'
@@ -103,7 +103,7 @@ interface Props {
 }
 
 /** The arc of an ask, the settling of an accept, the countdown of a hold. */
-export const Gauge = memo(({ view, pace, vibrate }: Props) => {
+export const Gauge = ({ view, pace, vibrate }: Props) => {
   const raw = useSecondsSince(view.pen.running?.startedAt ?? null)
   const seconds = raw === null ? null : secondsLessLag(raw, view.lagSeconds)
   const { kind } = view.step
@@ -154,4 +154,4 @@ export const Gauge = memo(({ view, pace, vibrate }: Props) => {
       )}
     </div>
   )
-})
+}

@@ -15,7 +15,7 @@ import {
   toggleByChance,
   undoLast,
 } from './log'
-import { penSlice, type Aim, type PenAnswer, type Run } from './pen-slice'
+import { penSlice, started, type Aim, type PenAnswer, type Run } from './pen-slice'
 
 const ME = 'me'
 const RUN: Run = { bursts: [], gate: null }
@@ -119,6 +119,19 @@ describe('coming back to the pen', () => {
     )
     expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
     expect(again.getState().pen!.answers).toHaveLength(1)
+  })
+
+  it('is opened once by two that ask for it at the same time, and keeps the ask that runs', async () => {
+    const fresh = makeStore()
+    const open = (): Promise<boolean> =>
+      fresh.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', AIM, RUN))
+    const first = open()
+    const second = open()
+    expect(await first).toBe(true)
+    const { sessionId } = fresh.getState().pen!
+    fresh.dispatch(started(1_000))
+    expect(await second).toBe(false)
+    expect(fresh.getState().pen).toMatchObject({ sessionId, running: { startedAt: 1_000 } })
   })
 
   it('begins a new session on a new day', async () => {

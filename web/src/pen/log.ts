@@ -55,17 +55,24 @@ const draftOf = async (personId: string, horseId: string): Promise<PenState | un
   }
 }
 
-/** Opens the pen of a horse: where it stood today on this device, or a new session; a gate's checks come first. */
+type HorseInSchool = Pick<PenState, 'programId'> & { readonly id: string }
+
+/** It is the pen of this horse in its present school, on this day, for this gate or for none. */
+export const isPenOf = (pen: PenState, horse: HorseInSchool, day: string, gate: string | null): boolean =>
+  pen.horseId === horse.id && pen.programId === horse.programId && pen.day === day && pen.gate === gate
+
+/**
+ * Opens the pen of a horse: where it stood today on this device, or a new session; a gate's checks come first. Says
+ * whether it did.
+ */
 export const openPen =
-  (
-    personId: string,
-    horse: { readonly id: string; readonly programId: string },
-    day: string,
-    aim: Aim,
-    run: Run,
-  ): AppThunk<Promise<void>> =>
-  async (dispatch) => {
+  (personId: string, horse: HorseInSchool, day: string, aim: Aim, run: Run): AppThunk<Promise<boolean>> =>
+  async (dispatch, getState) => {
+    const before = getState().pen
     const kept = await draftOf(personId, horse.id)
+    // Asked for twice, it is opened once: an ask may run in it already.
+    const now = getState().pen
+    if (now !== before && now !== null && isPenOf(now, horse, day, run.gate)) return false
     const fresh: PenState = {
       personId,
       horseId: horse.id,
@@ -94,6 +101,7 @@ export const openPen =
           : goingOn,
       ),
     )
+    return true
   }
 
 /** Remembers where the pen stands on this device. */

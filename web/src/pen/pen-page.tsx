@@ -5,19 +5,16 @@ import { useCallback, useMemo, useState } from 'react'
 import { useLocation, useParams, useSearchParams } from 'react-router'
 import { useLineQuery, useMeQuery, useProgramQuery } from '../app/api'
 import { useSuits } from '../before/arrange/use-suits'
-import { Marks, MARKS_KEY } from '../drawing/marks'
+import { MARKS_KEY } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { useIsDesk } from '../ui/use-is-desk'
-import { useLatestOf } from '../ui/use-latest'
-import { useAfterPaint } from '../ui/use-after-paint'
 import { aimAtFeet } from './advice'
 import { AdviceBar, type Next } from './advice-bar'
+import { Forward, GivenMarks, LiveGauge } from './at-once'
 import { ActionRow, MiddleRow } from './controls'
 import { StandRow } from './stand-row'
 import { DangerSheet } from './danger-sheet'
 import { DoneLink } from './done-link'
-import { Gauge } from './gauge'
-import { MainButton } from './main-button'
 import { MoreSheet } from './more-sheet'
 import { PenHeader } from './pen-header'
 import { StorageWarning, useCanKeep } from './storage-warning'
@@ -28,7 +25,7 @@ import { useWakeLock } from './use-clock'
 import { useDevices } from './use-gauge'
 import { useDropWhenAway } from './use-page-away'
 import { useFollow } from './use-follow'
-import { useCalmWindow, useOpenPen, usePenView, type PenView, type Wanted } from './use-pen'
+import { useCalmWindow, useOpenPen, usePenViewAfterPaint, type PenView, type Wanted } from './use-pen'
 import { useArrivalGuide } from './use-arrival-guide'
 import { usePenActions, type PenActions } from './use-pen-actions'
 import { usePenKeys } from './use-pen-keys'
@@ -70,13 +67,16 @@ interface RunningProps {
 /** Phones show only so many of the newest marks. */
 const MOST_MARKS = 11
 
+/** What happens by itself while the pen is open; it draws nothing. */
+const ByItself = ({ program }: { program: Program }) => {
+  useCalmWindow()
+  useDropWhenAway(program)
+  return null
+}
+
 const RunningPen = ({ line, program, view, settings, personId, suits }: RunningProps) => {
   const [sheet, setSheet] = useState<'more' | 'danger' | 'recall' | null>(null)
-  // A press shows its answer, the gauge and the big button at once; what is said of it comes a frame later.
-  const said = useAfterPaint(view)
-  const isQuiet = said.pen.running !== null
-  // The same for as long as the pen is open, so that only what a press changes is drawn anew.
-  const actions = useLatestOf(usePenActions({ view, line, program, personId, settings }))
+  const actions = usePenActions({ line, program, personId, settings })
   const more = useCallback(() => setSheet('more'), [])
   const recall = useCallback(() => setSheet('recall'), [])
   const danger = useCallback(() => setSheet('danger'), [])
@@ -86,23 +86,19 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   usePenKeys({
     actions,
     settings,
-    isRunning,
     enabled: sheet === null && canKeep !== false,
     openFaults: more,
     recall,
   })
-  useCalmWindow(view)
   useWakeLock()
   useDevices()
-  useDropWhenAway(view)
-  useFollow(said, line, program, suits)
+  useFollow(view, line, program, suits)
   const arrival = useArrivalGuide(view, program)
-  const next = useMemo(() => (arrival ? null : nextOf(said, line, actions)), [arrival, said, line, actions])
-  const marks = useMemo(() => view.answers.map(toMark), [view.answers])
+  const next = useMemo(() => (arrival ? null : nextOf(view, line, actions)), [arrival, view, line, actions])
   const isDesk = useIsDesk()
   const advice = (
     <AdviceBar
-      view={said}
+      view={view}
       line={line}
       actions={actions}
       next={next}
@@ -118,7 +114,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
       <PenHeader
         line={line}
         program={program}
-        view={said}
+        view={view}
         actions={actions}
         next={next}
         isDesk={isDesk}
@@ -126,19 +122,19 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
       />
       {canKeep === false && <StorageWarning />}
       <RestsToday line={line} />
-      <SideBanner side={said.pen.aim.side} answers={said.answers} />
+      <SideBanner side={view.pen.aim.side} answers={view.answers} />
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
         <div className="flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
           <div className="min-h-0 flex-1">
-            <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
+            <LiveGauge program={program} settings={settings} />
           </div>
-          {isDesk && <QuickTells view={said} actions={actions} school={program.school} />}
+          {isDesk && <QuickTells view={view} actions={actions} school={program.school} />}
         </div>
         {!isDesk && (
           <>
             <div className="flex min-h-16 items-end justify-between gap-2">
-              <Marks marks={marks} kind={view.step.kind} spacing={24} most={MOST_MARKS} />
-              <div className={isQuiet ? 'invisible' : ''}>
+              <GivenMarks program={program} spacing={24} most={MOST_MARKS} />
+              <div className={isRunning ? 'invisible' : ''}>
                 <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
               </div>
             </div>
@@ -146,41 +142,40 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
           </>
         )}
         <div className="flex flex-col justify-end gap-2 desk:justify-center">
-          {said.step.allRound && (
-            <div className={isQuiet ? 'invisible' : ''}>
-              <StandRow view={said} line={line} actions={actions} />
+          {view.step.allRound && (
+            <div className={isRunning ? 'invisible' : ''}>
+              <StandRow view={view} line={line} actions={actions} />
             </div>
           )}
-          <MiddleRow view={said} pace={program.pace} actions={actions} />
+          <MiddleRow view={view} pace={program.pace} actions={actions} />
           <ActionRow
-            kind={said.step.kind}
-            sided={said.step.sided}
-            isRunning={isQuiet}
-            aids={said.pen.running?.aids ?? 0}
-            hasAnswers={said.pen.answers.length > 0}
+            kind={view.step.kind}
+            sided={view.step.sided}
+            isRunning={isRunning}
+            aids={view.pen.running?.aids ?? 0}
+            hasAnswers={view.pen.answers.length > 0}
             pace={program.pace}
             actions={actions}
             more={more}
           />
-          <MainButton
-            kind={view.step.kind}
-            isRunning={isRunning}
+          <Forward
+            program={program}
             settings={settings}
             press={actions.forward}
             disabled={canKeep === false}
-            calmIsOpen={view.pen.calmFor !== null}
           />
         </div>
       </div>
       {isDesk && (
         <footer className="grid grid-cols-[minmax(0,1fr)_minmax(0,30rem)] gap-8 border-t-2 border-ink bg-panel px-6 py-2">
           <div>
-            <Marks marks={marks} kind={view.step.kind} />
+            <GivenMarks program={program} />
             <p className="text-quiet">{MARKS_KEY}</p>
           </div>
           {advice}
         </footer>
       )}
+      <ByItself program={program} />
       {sheet === 'more' && (
         <MoreSheet
           view={view}
@@ -197,20 +192,14 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   )
 }
 
-const toMark = (answer: PenView['answers'][number]) => ({
-  ...answer,
-  half: answer.byChance || answer.recalled,
-})
-
 interface OpenProps extends Omit<RunningProps, 'view'> {
   readonly wanted: Wanted
 }
 
-/** Apart from what it is made of: a press draws this and what lies in it, and asks nothing of the store's copies. */
 const OpenPen = ({ wanted, ...parts }: OpenProps) => {
   const { line, program, settings, personId } = parts
   useOpenPen(line, program, wanted, personId)
-  const view = usePenView(program, settings)
+  const view = usePenViewAfterPaint(program, settings.pressLagSeconds)
   return view?.pen.horseId === line.horse.id ? <RunningPen {...parts} view={view} /> : <Loading />
 }
 

@@ -26,7 +26,11 @@ export const useArrivalGuide = (view: PenView, program: Program): ArrivalCheck |
   useEffect(() => {
     if (next === null || isBusy || isThere) return
     const { step, side, rung } = next
-    dispatch(aimed({ aim: { burst: null, step, side, rung }, now: Date.now() }))
+    dispatch((dispatch, getState) => {
+      // The next ask may have begun since this was drawn.
+      if (getState().pen?.running === null)
+        dispatch(aimed({ aim: { burst: null, step, side, rung }, now: Date.now() }))
+    })
   }, [dispatch, next, isBusy, isThere])
   return check
 }

@@ -1,13 +1,15 @@
+import { stepOf, type Program } from '@still-pine/core/program'
 import { useEffect } from 'react'
 import { toast } from 'sonner'
-import { useAppDispatch } from '../app/store'
+import { useAppDispatch, useAppSelector } from '../app/store'
 import { dropped } from './pen-slice'
-import type { PenView } from './use-pen'
 
 /** An ask or an accept that runs while a call takes the screen is not timed by anybody: it is dropped, and said so. */
-export const useDropWhenAway = (view: PenView | null): void => {
+export const useDropWhenAway = (program: Program): void => {
   const dispatch = useAppDispatch()
-  const isTimed = view !== null && view.pen.running !== null && view.step.kind !== 'hold'
+  const isTimed = useAppSelector(
+    ({ pen }) => pen !== null && pen.running !== null && stepOf(program, pen.aim.step)?.kind !== 'hold',
+  )
   useEffect(() => {
     if (!isTimed) return
     const drop = (): void => {

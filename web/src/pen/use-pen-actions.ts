@@ -4,10 +4,10 @@ import { pullOf } from '@still-pine/core/feel'
 import { markOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { useAppDispatch } from '../app/store'
+import { useAppStore } from '../app/store'
 import { PLAIN_ANSWER } from '../offline/plain-answer'
 import { aimAtFeet } from './advice'
-import { endedTakenAway, endedWell, endedWithout, type Ended } from './endings'
+import { endedTakenAway, endedWell, endedWithout, type Course, type Ended } from './endings'
 import { allReadings, samplesSince } from './gauge-feed'
 import {
   correctGrade,
@@ -30,9 +30,10 @@ import {
   stoodAt,
   worsened,
   type Aim,
+  type Running,
   type Stand,
 } from './pen-slice'
-import { aimOfBurst, aimOfStep, type PenView } from './use-pen'
+import { aimOfBurst, aimOfStep, viewOf, type PenView } from './use-pen'
 
 /** Presses closer together than this are one press of a cold thumb. */
 const BOUNCE_SECONDS = 0.25
@@ -60,6 +61,8 @@ const vibrate = (settings: Settings, ms: number): void => {
 
 export interface PenActions {
   forward(): void
+  /** The forward button held down. */
+  heldForward(): void
   back(): void
   worse(worst: Worst): void
   /** An accept’s thing was taken away before the horse settled; a hold was left before its time. */
@@ -86,23 +89,30 @@ export interface PenActions {
 }
 
 interface Parts {
-  readonly view: PenView | null
-  readonly line: Line | undefined
-  readonly program: Program | undefined
+  readonly line: Line
+  readonly program: Program
   readonly personId: string
   readonly settings: Settings
 }
 
-/** All that the two buttons, the keys and the screen can do. */
-export const usePenActions = ({ view, line, program, personId, settings }: Parts): PenActions => {
-  const dispatch = useAppDispatch()
+const secondsOf = (running: Running): number => (performance.now() - running.startedAt) / 1000
+
+const isBounce = (running: Running): boolean => secondsOf(running) < BOUNCE_SECONDS
+
+/** All that the two buttons, the keys and the screen can do: to the pen as it is at the press, drawn yet or not. */
+export const usePenActions = ({ line, program, personId, settings }: Parts): PenActions => {
+  const store = useAppStore()
   return useMemo<PenActions>(() => {
-    const aim = view?.pen.aim
-    const bursts = view?.pen.bursts ?? []
-    const running = view?.pen.running ?? null
-    const kind = view?.step.kind
-    const since = (): number => (performance.now() - (running?.startedAt ?? 0)) / 1000
-    const isBounce = (): boolean => running !== null && since() < BOUNCE_SECONDS
+    const { dispatch } = store
+    const { pace } = program
+    const look = (): PenView | null => viewOf(store.getState().pen, program, settings.pressLagSeconds)
+    /** Does something to the pen, where it is open. */
+    const atPen =
+      (act: (view: PenView) => void): (() => void) =>
+      () => {
+        const view = look()
+        if (view) act(view)
+      }
 
     const readPull = async (answerId: Promise<string>, startedAt: number, tryAt: number): Promise<void> => {
       const id = await answerId.catch(() => null)
@@ -119,72 +129,77 @@ export const usePenActions = ({ view, line, program, personId, settings }: Parts
       )
     }
 
-    const keep = (ended: Ended): void => {
-      if (!view || !running || !aim) return
-      const { step, side, rung } = aim
-      vibrate(settings, 60)
-      const tryAt = Math.max(0, since() - view.lagSeconds)
-      const mark = markOf(view.step, rung)
-      const answer = { ...PLAIN_ANSWER, step, side, rung: mark, calm: null, ...view.pen.stand, ...ended }
-      const kept = dispatch(keepAnswer(personId, answer, true))
-      void readPull(kept, running.startedAt, tryAt)
-    }
-
-    const course = () => ({
-      kind: kind!,
-      pace: program!.pace,
-      running: running!,
-      seconds: since(),
-      lagSeconds: view!.lagSeconds,
+    const answerOf = ({ pen, step }: PenView) => ({
+      ...PLAIN_ANSWER,
+      step: pen.aim.step,
+      side: pen.aim.side,
+      rung: markOf(step, pen.aim.rung),
+      calm: null,
+      ...pen.stand,
     })
-    const end = (how: (at: ReturnType<typeof course>) => Ended): void => {
-      if (view && program && running && !isBounce()) keep(how(course()))
+    /** Ends what runs, unless a cold thumb pressed twice. */
+    const end = (view: PenView, how: (course: Course) => Ended): void => {
+      const { running } = view.pen
+      if (!running || isBounce(running)) return
+      const { lagSeconds } = view
+      const seconds = secondsOf(running)
+      vibrate(settings, 60)
+      const ended = how({ kind: view.step.kind, pace, running, seconds, lagSeconds })
+      const kept = dispatch(keepAnswer(personId, { ...answerOf(view), ...ended }, true))
+      void readPull(kept, running.startedAt, Math.max(0, seconds - lagSeconds))
     }
-    const take = (change: Partial<Aim>): void => {
-      if (aim) dispatch(aimed({ aim: { ...aim, ...change }, now: Date.now() }))
-    }
+    const take = ({ pen }: PenView, change: Partial<Aim>): void =>
+      void dispatch(aimed({ aim: { ...pen.aim, ...change }, now: Date.now() }))
     const jump = (to: Aim | null): void => {
       if (to) dispatch(aimed({ aim: to, now: Date.now() }))
     }
-    const isCalmOpen = (): boolean => {
-      const until = view?.pen.calmFor?.until
-      return until !== undefined && performance.now() < until
-    }
+    const isCalmOpen = ({ pen }: PenView): boolean =>
+      pen.calmFor !== null && performance.now() < pen.calmFor.until
     const start = (): void => {
       vibrate(settings, 30)
       dispatch(started(performance.now()))
     }
-    const giveAid = (): void => {
-      if (!running || isBounce()) return
+    const giveAid = (view: PenView): void => {
+      const { running } = view.pen
+      if (!running || isBounce(running)) return
       vibrate(settings, 30)
-      if (program?.pace.gradedBy === 'aids' && running.aids >= MOST_AIDS) end(endedWithout)
+      if (pace.gradedBy === 'aids' && running.aids >= MOST_AIDS) end(view, endedWithout)
       else dispatch(aidGiven())
     }
-    const backWhileRunning = (): void => {
-      if (isBounce()) return
-      if (kind === 'accept') dispatch(worsened(NEXT_WORST[running!.worst]))
-      else if (kind === 'hold') dispatch(corrected())
-      else if (program?.pace.gradedBy === 'aids') giveAid()
-      else end(endedWithout)
+    const backWhileRunning = (view: PenView, running: Running): void => {
+      if (isBounce(running)) return
+      if (view.step.kind === 'accept') dispatch(worsened(NEXT_WORST[running.worst]))
+      else if (view.step.kind === 'hold') dispatch(corrected())
+      else if (pace.gradedBy === 'aids') giveAid(view)
+      else end(view, endedWithout)
+    }
+    const switchSide = (view: PenView): void => {
+      const { aim, bursts } = view.pen
+      const side = otherSide(aim.side)
+      const part = aim.burst === null ? undefined : bursts[aim.burst]?.sides.find((s) => s.side === side)
+      take(view, { side, rung: part?.rung ?? aim.rung })
     }
     return {
-      forward: () => {
-        if (running) end(endedWell)
-        else if (isCalmOpen()) void dispatch(noteCalm(personId, 0))
+      forward: atPen((view) => {
+        if (view.pen.running) end(view, endedWell)
+        else if (isCalmOpen(view)) void dispatch(noteCalm(personId, 0))
         else start()
-      },
-      back: () => {
-        if (running) backWhileRunning()
-        else if (isCalmOpen()) void dispatch(noteCalm(personId, 2))
-      },
+      }),
+      heldForward: atPen((view) => {
+        if (view.pen.running) switchSide(view)
+      }),
+      back: atPen((view) => {
+        if (view.pen.running) backWhileRunning(view, view.pen.running)
+        else if (isCalmOpen(view)) void dispatch(noteCalm(personId, 2))
+      }),
       worse: (worst) => dispatch(worsened(worst)),
-      breakOff: () => {
-        if (kind === 'accept') end(endedTakenAway)
-        else if (kind === 'hold') end(endedWithout)
-      },
-      aid: () => {
-        if (kind === 'ask' && program?.pace.gradedBy !== 'phases') giveAid()
-      },
+      breakOff: atPen((view) => {
+        if (view.step.kind === 'accept') end(view, endedTakenAway)
+        else if (view.step.kind === 'hold') end(view, endedWithout)
+      }),
+      aid: atPen((view) => {
+        if (view.step.kind === 'ask' && pace.gradedBy !== 'phases') giveAid(view)
+      }),
       calm: (calm) => void dispatch(noteCalm(personId, calm)),
       grade: (grade) => void dispatch(correctGrade(personId, grade)),
       byChance: () => void dispatch(toggleByChance(personId)),
@@ -193,38 +208,24 @@ export const usePenActions = ({ view, line, program, personId, settings }: Parts
       sign: (words) => void dispatch(setSign(personId, words)),
       slip: (words) => void dispatch(setSlip(personId, words)),
       recall: (grade) => {
-        if (!view || !aim) return
-        const { step, side, rung } = aim
-        const answer = {
-          ...PLAIN_ANSWER,
-          step,
-          side,
-          rung: markOf(view.step, rung),
-          grade,
-          calm: null,
-          recalled: true,
-          ...view.pen.stand,
-        }
+        const view = look()
+        if (!view) return
+        const answer = { ...answerOf(view), grade, recalled: true }
         dispatch(keepAnswer(personId, answer, false)).catch(() => undefined)
       },
       stand: (at) => dispatch(stoodAt(at)),
-      undo: () => {
-        if (running) dispatch(dropped())
+      undo: atPen(({ pen }) => {
+        if (pen.running) dispatch(dropped())
         else void dispatch(undoLast(personId))
-      },
-      switchSide: () => {
-        if (!aim) return
-        const side = otherSide(aim.side)
-        const part = aim.burst === null ? undefined : bursts[aim.burst]?.sides.find((s) => s.side === side)
-        take({ side, rung: part?.rung ?? aim.rung })
-      },
-      moveRung: (by) => {
-        if (!aim || !view) return
-        take({ rung: Math.min(view.step.rungs.length, Math.max(1, aim.rung + by)) })
-      },
-      goToBurst: (index) => jump(aimOfBurst(bursts, index)),
-      goToStep: (step) => line && jump(aimOfStep(line, bursts, step)),
-      checkFeet: () => view && line && jump(aimAtFeet(view, line)),
+      }),
+      switchSide: atPen(switchSide),
+      moveRung: (by) =>
+        atPen((view) =>
+          take(view, { rung: Math.min(view.step.rungs.length, Math.max(1, view.pen.aim.rung + by)) }),
+        )(),
+      goToBurst: (index) => atPen(({ pen }) => jump(aimOfBurst(pen.bursts, index)))(),
+      goToStep: (step) => atPen(({ pen }) => jump(aimOfStep(line, pen.bursts, step)))(),
+      checkFeet: atPen((view) => jump(aimAtFeet(view, line))),
     }
-  }, [dispatch, line, personId, program, settings, view])
+  }, [store, line, personId, program, settings])
 }

@@ -1,6 +1,6 @@
 import type { Settings } from '@still-pine/contract'
 import type { Grade } from '@still-pine/core/answer'
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import { swallowSpace } from '../ui/space-key'
 import { isTyping } from '../ui/typing'
 import type { PenActions } from './use-pen-actions'
@@ -11,7 +11,6 @@ const HELD_REPEATS = 8
 interface PenKeys {
   readonly actions: PenActions
   readonly settings: Settings
-  readonly isRunning: boolean
   /** Off while a sheet has the keyboard. */
   readonly enabled: boolean
   readonly openFaults: () => void
@@ -19,8 +18,9 @@ interface PenKeys {
 }
 
 /** Keys of the pen, and the two of the remote. A key that is held down counts once. */
-export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults, recall }: PenKeys): void => {
-  useEffect(() => {
+export const usePenKeys = ({ actions, settings, enabled, openFaults, recall }: PenKeys): void => {
+  // Before it is drawn: the first press may come with the first sight of the pen.
+  useLayoutEffect(() => {
     if (!enabled) return
     let repeats = 0
     const once: Record<string, () => void> = {
@@ -52,8 +52,8 @@ export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults, 
       if (event.repeat) {
         repeats += 1
         if (repeats !== HELD_REPEATS) return
-        if (key === settings.forwardKey && isRunning) actions.switchSide()
-        if (key === settings.backKey && isRunning) actions.breakOff()
+        if (key === settings.forwardKey) actions.heldForward()
+        if (key === settings.backKey) actions.breakOff()
         return
       }
       repeats = 0
@@ -66,5 +66,5 @@ export const usePenKeys = ({ actions, settings, isRunning, enabled, openFaults, 
       window.removeEventListener('keydown', press)
       window.removeEventListener('keyup', swallowSpace)
     }
-  }, [actions, enabled, isRunning, openFaults, recall, settings.backKey, settings.forwardKey])
+  }, [actions, enabled, openFaults, recall, settings.backKey, settings.forwardKey])
 }

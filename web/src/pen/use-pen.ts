@@ -1,13 +1,13 @@
-import type { Line, Settings } from '@still-pine/contract'
+import type { Line } from '@still-pine/contract'
 import { holdSeconds } from '@still-pine/core/answer'
 import { gateChecks, type Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program, type Step } from '@still-pine/core/program'
 import type { GateVerdict } from '@still-pine/core/readiness'
-import { useEffect, useMemo } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { arrangedFor } from '../before/arrange/arrangement'
-import { useAppDispatch, useAppSelector } from '../app/store'
-import { openPen, rememberPenSoon } from './log'
+import { useAppDispatch, useAppSelector, useAppStore } from '../app/store'
+import { isPenOf, openPen, rememberPenSoon } from './log'
 import { aimed, calmClosed, penLeft, type Aim, type PenAnswer, type PenState, type Run } from './pen-slice'
 
 type Bursts = readonly Burst[]
@@ -39,24 +39,61 @@ export interface PenView {
 }
 
 /** What the pen shows, or nothing while it opens. */
-export const usePenView = (program: Program | undefined, settings: Settings): PenView | null => {
+export const viewOf = (
+  pen: PenState | null,
+  program: Program | undefined,
+  lagSeconds: number,
+): PenView | null => {
+  const step = pen && program ? stepOf(program, pen.aim.step) : undefined
+  if (!pen || !step) return null
+  const words = rungName(step, pen.aim.rung)
+  return {
+    pen,
+    step,
+    rungWords: words,
+    answers: pen.answers.filter((answer) => answer.step === step.key),
+    lagSeconds,
+    holdFor: holdSeconds(words),
+  }
+}
+
+/** Drawn anew with every press. */
+export const usePenView = (program: Program | undefined, lagSeconds: number): PenView | null => {
   const pen = useAppSelector((state) => state.pen)
-  const given = pen?.answers
-  const asked = pen?.aim.step
-  const answers = useMemo(() => given?.filter(({ step }) => step === asked) ?? [], [given, asked])
-  return useMemo(() => {
-    const step = pen && program ? stepOf(program, pen.aim.step) : undefined
-    if (!pen || !step) return null
-    const words = rungName(step, pen.aim.rung)
-    return {
-      pen,
-      step,
-      rungWords: words,
-      answers,
-      lagSeconds: settings.pressLagSeconds,
-      holdFor: holdSeconds(words),
+  return useMemo(() => viewOf(pen, program, lagSeconds), [pen, program, lagSeconds])
+}
+
+/**
+ * As it was until the newest has been on the screen for a frame: what need not show a press at once is drawn after what
+ * must. React’s own deferred value is often drawn before that frame, and holds it up.
+ */
+export const usePenViewAfterPaint = (program: Program | undefined, lagSeconds: number): PenView | null => {
+  const store = useAppStore()
+  const [pen, setPen] = useState(() => store.getState().pen)
+  useEffect(() => {
+    let seen: PenState | null | undefined
+    let frame = 0
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const show = (): void => {
+      frame = 0
+      seen = store.getState().pen
+      setPen(seen)
     }
-  }, [pen, answers, program, settings.pressLagSeconds])
+    const look = (): void => {
+      if (frame !== 0 || store.getState().pen === seen) return
+      frame = requestAnimationFrame(() => {
+        timer = setTimeout(show)
+      })
+    }
+    show()
+    const stop = store.subscribe(look)
+    return () => {
+      stop()
+      cancelAnimationFrame(frame)
+      clearTimeout(timer)
+    }
+  }, [store])
+  return useMemo(() => viewOf(pen, program, lagSeconds), [pen, program, lagSeconds])
 }
 
 /** What was asked for when the pen was opened. */
@@ -81,6 +118,8 @@ const runOf = (line: Line, program: Program, { gate: gateKey, bursts }: Wanted):
       }
 }
 
+const isOf = (pen: PenState | null, line: Line): pen is PenState => pen?.horseId === line.horse.id
+
 /** Opens the pen of a horse and remembers every change of it on this device. */
 export const useOpenPen = (
   line: Line | undefined,
@@ -89,48 +128,49 @@ export const useOpenPen = (
   personId: string | undefined,
 ): void => {
   const dispatch = useAppDispatch()
-  const pen = useAppSelector((state) => state.pen)
-  const horseId = line?.horse.id
+  const store = useAppStore()
   const { step, gate, bursts } = wanted
-  const isOpen =
-    pen?.horseId === horseId &&
-    pen?.programId === line?.horse.programId &&
-    pen?.day === line?.day &&
-    pen?.gate === gate
-  // An ask that runs is ended first, unless its step has gone with the old school.
-  const isBusy =
-    pen?.horseId === horseId &&
-    pen?.running != null &&
-    program !== undefined &&
-    stepOf(program, pen.aim.step) !== undefined
-  const isMoved = pen?.horseId === horseId && pen?.programId !== line?.horse.programId
+  const mustOpen = useAppSelector(
+    ({ pen }) =>
+      line !== undefined &&
+      program !== undefined &&
+      !(pen !== null && isPenOf(pen, line.horse, line.day, gate)) &&
+      // An ask that runs is ended first, unless its step has gone with the old school.
+      !(isOf(pen, line) && pen.running !== null && stepOf(program, pen.aim.step) !== undefined),
+  )
   useEffect(() => {
-    if (!line || !program || isOpen || isBusy) return
+    if (!line || !program || !mustOpen) return
+    const { pen } = store.getState()
     const run = runOf(line, program, { step, gate, bursts })
     const [first] = line.tracks
     const aim =
       (step ? aimOfStep(line, run.bursts, step) : null) ??
       aimOfBurst(run.bursts, 0) ??
       aimOfStep(line, run.bursts, first!.step)!
-    if (isMoved)
+    if (isOf(pen, line) && pen.programId !== line.horse.programId)
       toast(
         `${line.horse.name} is worked by ${program.name} now. What was answered is kept; the plan is new.`,
       )
     if (personId === undefined) return
-    void dispatch(openPen(personId, line.horse, line.day, aim, run)).then(() => {
-      if (step) dispatch(aimed({ aim, now: Date.now() }))
+    void dispatch(openPen(personId, line.horse, line.day, aim, run)).then((isNew) => {
+      if (isNew && step) dispatch(aimed({ aim, now: Date.now() }))
     })
-  }, [dispatch, personId, line, program, isOpen, isBusy, isMoved, step, gate, bursts])
+  }, [dispatch, store, personId, line, program, mustOpen, step, gate, bursts])
   useEffect(() => {
-    if (pen) rememberPenSoon(pen)
-  }, [pen])
+    let last = store.getState().pen
+    return store.subscribe(() => {
+      const { pen } = store.getState()
+      if (pen !== null && pen !== last) rememberPenSoon(pen)
+      last = pen
+    })
+  }, [store])
   useEffect(() => () => void dispatch(penLeft()), [dispatch])
 }
 
 /** Closes the count of three after an answer. */
-export const useCalmWindow = (view: PenView | null): void => {
+export const useCalmWindow = (): void => {
   const dispatch = useAppDispatch()
-  const until = view?.pen.calmFor?.until
+  const until = useAppSelector(({ pen }) => pen?.calmFor?.until)
   useEffect(() => {
     if (until === undefined) return
     const timer = setTimeout(() => dispatch(calmClosed()), Math.max(0, until - performance.now()))

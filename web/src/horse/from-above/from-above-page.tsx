@@ -1,4 +1,4 @@
-import type { Line, Settings } from '@still-pine/contract'
+import type { Line } from '@still-pine/contract'
 import type { Place, Side } from '@still-pine/core/answer'
 import { handOn, THINGS, type Spot, type Thing, type Zone } from '@still-pine/core/coverage'
 import { onLadders, stepOf, type Program } from '@still-pine/core/program'
@@ -134,8 +134,6 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
   )
 }
 
-const FALLBACK = { pressLagSeconds: 0 } as Settings
-
 /** The horse from above: where touch, rope and flag hold and from where, and what was forgotten. */
 const FromAbovePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
@@ -143,7 +141,7 @@ const FromAbovePage = () => {
   const { data: me } = useMeQuery()
   const { data: spots, error: noSpots, refetch } = useSpotsQuery(horseId)
   useOpenPen(line, program, { step: search.get('step') ?? 'first-touch', gate: null }, me?.person.id)
-  const view = usePenView(program, FALLBACK)
+  const view = usePenView(program, 0)
   const failed = error ?? (spots ? undefined : noSpots)
   if (!line || !program || !me || !spots || !view || view.pen.horseId !== horseId)
     return <Loading error={failed} retry={() => (error ? retry() : void refetch())} />
