@@ -2,7 +2,7 @@ import type { AnswerDetails } from '@still-pine/contract'
 import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
 import type { Burst } from '@still-pine/core/plan'
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One answer of this session, as the rail shows it. */
 export interface PenAnswer extends AnswerDetails {
@@ -80,70 +80,69 @@ export interface PenState extends Run {
 
 const WORSE: readonly Worst[] = ['nothing', 'tightened', 'moved', 'left']
 
-const change = (state: PenState | null, patch: Partial<PenState>): PenState | null =>
-  state === null ? null : { ...state, ...patch }
+/**
+ * A change of the open pen, told as what becomes different; `null` where nothing does. It is made from the state itself
+ * and not from a draft of it: a draft of a long session costs a slow phone a good part of a press.
+ */
+const of =
+  <Payload>(change: (pen: PenState, payload: Payload) => Partial<PenState> | null) =>
+  (state: Draft<PenState> | null, { payload }: PayloadAction<Payload>): Draft<PenState> | null => {
+    const pen = state === null ? undefined : (original(state) as PenState)
+    const patch = pen ? change(pen, payload) : null
+    return pen && patch ? ({ ...pen, ...patch } as Draft<PenState>) : state
+  }
 
 export const penSlice = createSlice({
   name: 'pen',
   initialState: null as PenState | null,
   reducers: {
-    penOpened: (_state, { payload }: PayloadAction<PenState>) => payload as never,
+    penOpened: (_state, { payload }: PayloadAction<PenState>) => payload as Draft<PenState>,
     penLeft: () => null,
-    aimed: (state, { payload }: PayloadAction<{ aim: Aim; now: number }>) => {
-      const { aim, now } = payload
-      const isSameBurst = state?.aim.step === aim.step && state.aim.burst === aim.burst
-      return change(state, {
+    aimed: of((pen, { aim, now }: { aim: Aim; now: number }) => {
+      const isSameStep = pen.aim.step === aim.step
+      const isSameBurst = isSameStep && pen.aim.burst === aim.burst
+      return {
         aim,
         running: null,
         calmFor: null,
-        ...(state?.aim.step === aim.step ? {} : { stand: STANDING_ANYWHERE }),
+        ...(isSameStep ? {} : { stand: STANDING_ANYWHERE }),
         ...(isSameBurst ? {} : { burstStartedAt: now, danger: false }),
-      }) as never
-    },
+      }
+    }),
     /** The bursts after the present one, planned anew. */
-    restPlanned: (state, { payload }: PayloadAction<readonly Burst[]>) => {
-      const at = state?.aim.burst ?? null
-      if (state === null || at === null || state.gate !== null) return state
-      return change(state, { bursts: [...state.bursts.slice(0, at + 1), ...payload] }) as never
-    },
-    stoodAt: (state, { payload }: PayloadAction<Stand>) => change(state, { stand: payload }) as never,
-    started: (state, { payload }: PayloadAction<number>) =>
-      change(state, {
-        running: { startedAt: payload, worst: 'nothing', corrections: 0, aids: 0 },
-        calmFor: null,
-      }) as never,
-    worsened: (state, { payload }: PayloadAction<Worst>) => {
-      const running = state?.running
-      if (!running || WORSE.indexOf(payload) <= WORSE.indexOf(running.worst)) return state
-      return change(state, { running: { ...running, worst: payload } }) as never
-    },
-    corrected: (state) =>
-      (state?.running
-        ? change(state, { running: { ...state.running, corrections: state.running.corrections + 1 } })
-        : state) as never,
-    aidGiven: (state) =>
-      (state?.running
-        ? change(state, { running: { ...state.running, aids: state.running.aids + 1 } })
-        : state) as never,
-    dangerSeen: (state) => change(state, { danger: true, running: null }) as never,
-    dropped: (state) => change(state, { running: null }) as never,
-    sessionWasKept: (state) => change(state, { sessionKept: true }) as never,
-    answered: (state, { payload }: PayloadAction<{ answer: PenAnswer; calmUntil: number | null }>) =>
-      change(state, {
-        running: null,
-        answers: [...(state?.answers ?? []), payload.answer],
-        calmFor: payload.calmUntil === null ? null : { id: payload.answer.id, until: payload.calmUntil },
-      }) as never,
-    replaced: (state, { payload }: PayloadAction<{ id: string; answer: PenAnswer }>) =>
-      change(state, {
-        answers: (state?.answers ?? []).map((answer) => (answer.id === payload.id ? payload.answer : answer)),
-      }) as never,
-    takenBack: (state, { payload }: PayloadAction<string>) =>
-      change(state, {
-        answers: (state?.answers ?? []).filter(({ id }) => id !== payload),
-        calmFor: null,
-      }) as never,
-    calmClosed: (state) => change(state, { calmFor: null }) as never,
+    restPlanned: of(({ aim, bursts, gate }, rest: readonly Burst[]) =>
+      aim.burst === null || gate !== null ? null : { bursts: [...bursts.slice(0, aim.burst + 1), ...rest] },
+    ),
+    stoodAt: of((_pen, stand: Stand) => ({ stand })),
+    started: of((_pen, startedAt: number) => ({
+      running: { startedAt, worst: 'nothing', corrections: 0, aids: 0 },
+      calmFor: null,
+    })),
+    worsened: of(({ running }, worst: Worst) =>
+      running && WORSE.indexOf(worst) > WORSE.indexOf(running.worst)
+        ? { running: { ...running, worst } }
+        : null,
+    ),
+    corrected: of<void>(
+      ({ running }) => running && { running: { ...running, corrections: running.corrections + 1 } },
+    ),
+    aidGiven: of<void>(({ running }) => running && { running: { ...running, aids: running.aids + 1 } }),
+    dangerSeen: of<void>(() => ({ danger: true, running: null })),
+    dropped: of<void>(() => ({ running: null })),
+    sessionWasKept: of<void>(() => ({ sessionKept: true })),
+    answered: of(({ answers }, { answer, calmUntil }: { answer: PenAnswer; calmUntil: number | null }) => ({
+      running: null,
+      answers: [...answers, answer],
+      calmFor: calmUntil === null ? null : { id: answer.id, until: calmUntil },
+    })),
+    replaced: of(({ answers }, { id, answer }: { id: string; answer: PenAnswer }) => ({
+      answers: answers.map((before) => (before.id === id ? answer : before)),
+    })),
+    takenBack: of(({ answers }, id: string) => ({
+      answers: answers.filter((answer) => answer.id !== id),
+      calmFor: null,
+    })),
+    calmClosed: of<void>(() => ({ calmFor: null })),
   },
 })
 
