@@ -126,6 +126,30 @@ test('a server killed in the middle of logging loses nothing', async ({ page, de
   await expect(page.getByText('3 answers, one by one, to mend')).toBeVisible({ timeout: 20_000 })
 })
 
+test('nothing is sent while something is asked, but for one that takes long', async ({ page, demo }) => {
+  await enterDemo(page, demo)
+  const horse = await addHorse(page, demo, 'Sorrel')
+  await page.goto(`${demo.url}/pen/${horse}?step=settle-in-pen`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  const sent: number[] = []
+  page.on('request', (request) => {
+    if (request.url().endsWith('/answers/batch')) sent.push(Date.now())
+  })
+  await page.keyboard.press('Space')
+  await page.waitForTimeout(350)
+  await page.keyboard.press('Space')
+  await page.keyboard.press('w')
+  await expect(page.getByRole('img', { name: /^1 answers/ }).filter({ visible: true })).toBeVisible()
+  await page.keyboard.press('Space')
+  // What was on its way already may still go. Without the ask the answer would, three seconds after it was given.
+  await page.waitForTimeout(1_000)
+  const before = sent.length
+  await page.waitForTimeout(6_000)
+  expect(sent).toHaveLength(before)
+  await expect.poll(() => sent.length, { timeout: 8_000 }).toBeGreaterThan(before)
+  await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()
+})
+
 test('both buttons at once, a held key and forty presses invent nothing', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=draw`)

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import {
   amendWaiting,
   countWaiting,
+  entriesOf,
   keepWaiting,
   letGo,
   putBack,
@@ -88,6 +89,30 @@ describe('the outbox', () => {
     expect(await takeReady(ME, NOW)).toEqual([])
     await letGo(refused!.order)
     expect(await countWaiting(ME)).toMatchObject({ waiting: 0, needYou: 0 })
+  })
+
+  it('puts back, or keeps with its reason, only what is still there', async () => {
+    for (const id of ['a', 'b', 'c', 'd']) await keepWaiting(answerEntry(id))
+    const taken = await takeReady(ME, NOW)
+    await letGo(taken[1]!.order)
+    await settle(taken.slice(0, 3), [{ status: 'kept' }, { status: 'refused' }, { status: 'unheard of' }])
+    expect((await entriesOf(ME)).map(({ id }) => id)).toEqual(['c', 'd'])
+    await letGo(taken[2]!.order)
+    await putBack(taken)
+    expect((await takeReady(ME, NOW)).map(({ id }) => id)).toEqual(['d'])
+    expect(await countWaiting(ME)).toMatchObject({ waiting: 1, needYou: 0 })
+  })
+
+  it('takes, puts back and settles two hundred at once', async () => {
+    await keepWaiting(...Array.from({ length: 201 }, (_, i) => answerEntry(String(i))))
+    expect(await takeReady(ME, NOW)).toHaveLength(200)
+    await putBack(await entriesOf(ME))
+    const taken = await takeReady(ME, NOW)
+    await settle(
+      taken,
+      taken.map(() => ({ status: 'kept' })),
+    )
+    expect((await entriesOf(ME)).map(({ id }) => id)).toEqual(['200'])
   })
 
   it('waits for its own person', async () => {
