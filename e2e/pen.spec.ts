@@ -144,6 +144,7 @@ test('nothing is sent while something is asked, but for one that takes long', as
   // What was on its way already may still go. Without the ask the answer would, three seconds after it was given.
   await page.waitForTimeout(1_000)
   const before = sent.length
+  await expect(page.getByText(/saved here, sending/)).toBeVisible()
   await page.waitForTimeout(6_000)
   expect(sent).toHaveLength(before)
   await expect.poll(() => sent.length, { timeout: 8_000 }).toBeGreaterThan(before)

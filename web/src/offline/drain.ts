@@ -38,6 +38,9 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onKept }: Watchi
   let asked = false
   let newest = 0
   let heldSince: number | null = null
+  let reach: SyncState['reach'] = 'ok'
+
+  const tell = async (): Promise<void> => onState({ ...(await countWaiting(personId)), reach })
 
   const holdsOff = (): boolean => {
     heldSince = isAsking() ? (heldSince ?? performance.now()) : null
@@ -57,15 +60,19 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onKept }: Watchi
       newest = fresh.at(-1)?.order ?? newest
       if (fresh.length > 0) onKept([...new Set(fresh.map(({ horseId }) => horseId))])
     }
-    const reach = sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok'
-    onState({ ...(await countWaiting(personId)), reach })
+    reach = sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok'
+    await tell()
     timer = setTimeout(safely, pause)
   }
   // A device whose storage fails for a moment is asked again; nothing in it is touched.
   const safely = (): void => {
     if (stopped) return
-    if (holdsOff()) timer = setTimeout(safely, LOOK_EVERY_MS)
-    else
+    const wasHeld = heldSince !== null
+    if (holdsOff()) {
+      // What waits is told all the same, and once: an ask adds nothing to it before it ends.
+      if (!wasHeld) void tell().catch(() => undefined)
+      timer = setTimeout(safely, LOOK_EVERY_MS)
+    } else
       void turn().catch(() => {
         if (!stopped) timer = setTimeout(safely, SLOWEST_MS)
       })
