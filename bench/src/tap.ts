@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { inBrowser, installed, type Opened } from './browser'
 import { percentile, type Figure } from './measure'
 
-const ANSWERS = 60
+const ANSWERS = 90
 const SLOWER = 4
 /** A thumb leaves the button after about so long; by memory, no source. */
 const THUMB_MS = 80
