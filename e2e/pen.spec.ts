@@ -151,6 +151,42 @@ test('nothing is sent while something is asked, but for one that takes long', as
   await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()
 })
 
+test('a disk that does not answer holds up the mark of no press, and the pen for a moment only', async ({
+  page,
+  demo,
+}) => {
+  await enterDemo(page, demo)
+  const horse = await addHorse(page, demo, 'Alder')
+  await page.goto(`${demo.url}/pen/${horse}?step=settle-in-pen`)
+  const start = page.getByRole('button', { name: /^Start/ })
+  await start.waitFor()
+  // Another change of the outbox that does not end until it is told to.
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('still-pine')
+        opening.onerror = () => reject(opening.error as Error)
+        opening.onsuccess = () => {
+          const waiting = opening.result.transaction('waiting', 'readwrite').objectStore('waiting')
+          const stay = (): void => {
+            if (!('mayEnd' in window)) waiting.count().onsuccess = stay
+            resolve()
+          }
+          stay()
+        }
+      }),
+  )
+  await page.keyboard.press('Space')
+  await page.waitForTimeout(350)
+  await page.keyboard.press('Space')
+  await expect(marks(page, /^1 answers/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Loose Step away/ })).toBeVisible({ timeout: 2_000 })
+  await page.evaluate(() => Object.assign(window, { mayEnd: true }))
+  await expect(page.getByText(/saved here, sending/)).toBeVisible()
+  await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 20_000 })
+  await expect(marks(page, /^1 answers/)).toBeVisible()
+})
+
 test('both buttons at once, a held key and forty presses invent nothing', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=draw`)

@@ -7,7 +7,8 @@ import {
   type Worst,
 } from '@still-pine/core/answer'
 import type { Step } from '@still-pine/core/program'
-import { useEffect, useRef } from 'react'
+import { useCallback, useEffect, useRef } from 'react'
+import { useAppStore } from '../app/store'
 import { PaceArc } from '../drawing/pace-arc'
 import type { PenAnswer } from './pen-slice'
 import { useSecondsSince } from './use-clock'
@@ -104,12 +105,17 @@ interface Props {
 
 /** The arc of an ask, the settling of an accept, the countdown of a hold. */
 export const Gauge = ({ view, pace, vibrate }: Props) => {
-  const raw = useSecondsSince(view.pen.running?.startedAt ?? null)
+  const store = useAppStore()
+  const startedAt = view.pen.running?.startedAt ?? null
+  const hasEnded = useCallback(
+    () => store.getState().pen?.running?.startedAt !== startedAt,
+    [store, startedAt],
+  )
+  const raw = useSecondsSince(startedAt, hasEnded)
   const seconds = raw === null ? null : secondsLessLag(raw, view.lagSeconds)
   const { kind } = view.step
   usePhaseBuzz(pace, kind === 'ask' ? seconds : null, vibrate)
   const last = view.answers.at(-1)
-  const startedAt = view.pen.running?.startedAt ?? null
   const pull = usePull(startedAt, (startedAt ?? 0) + (raw ?? 0) * 1000)
   const aids = pace.gradedBy === 'phases' ? 0 : (view.pen.running?.aids ?? 0)
   const worst = view.pen.running?.worst

@@ -166,6 +166,9 @@ const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
   return mine
 }
 
+/** When all that was pressed so far lies on the device, or could not be kept. */
+export const whenKept = (): Promise<unknown> => turns.catch(() => undefined)
+
 /** Keeps one answer on this device at once, and sends it when its calm can no longer change. */
 export const keepAnswer =
   (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<string>> =>

@@ -10,11 +10,13 @@ import { Loading } from '../ui/loading'
 import { useIsDesk } from '../ui/use-is-desk'
 import { aimAtFeet } from './advice'
 import { AdviceBar, type Next } from './advice-bar'
-import { Forward, GivenMarks, LiveGauge } from './at-once'
 import { ActionRow, MiddleRow } from './controls'
 import { StandRow } from './stand-row'
 import { DangerSheet } from './danger-sheet'
 import { DoneLink } from './done-link'
+import { Gauge } from './gauge'
+import { GivenMarks } from './given-marks'
+import { MainButton } from './main-button'
 import { MoreSheet } from './more-sheet'
 import { PenHeader } from './pen-header'
 import { StorageWarning, useCanKeep } from './storage-warning'
@@ -25,8 +27,9 @@ import { useWakeLock } from './use-clock'
 import { useDevices } from './use-gauge'
 import { useDropWhenAway } from './use-page-away'
 import { useFollow } from './use-follow'
-import { useCalmWindow, useOpenPen, usePenViewAfterPaint, type PenView, type Wanted } from './use-pen'
+import { useCalmWindow, useOpenPen, type PenView, type Wanted } from './use-pen'
 import { useArrivalGuide } from './use-arrival-guide'
+import { useViewAfterPress } from './use-view-after-press'
 import { usePenActions, type PenActions } from './use-pen-actions'
 import { usePenKeys } from './use-pen-keys'
 import { whereNow } from './where'
@@ -126,7 +129,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
         <div className="flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
           <div className="min-h-0 flex-1">
-            <LiveGauge program={program} settings={settings} />
+            <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
           </div>
           {isDesk && <QuickTells view={view} actions={actions} school={program.school} />}
         </div>
@@ -158,10 +161,12 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
             actions={actions}
             more={more}
           />
-          <Forward
-            program={program}
+          <MainButton
+            kind={view.step.kind}
+            isRunning={isRunning}
             settings={settings}
             press={actions.forward}
+            calmIsOpen={view.pen.calmFor !== null}
             disabled={canKeep === false}
           />
         </div>
@@ -199,7 +204,7 @@ interface OpenProps extends Omit<RunningProps, 'view'> {
 const OpenPen = ({ wanted, ...parts }: OpenProps) => {
   const { line, program, settings, personId } = parts
   useOpenPen(line, program, wanted, personId)
-  const view = usePenViewAfterPaint(program, settings.pressLagSeconds)
+  const view = useViewAfterPress(program, settings.pressLagSeconds)
   return view?.pen.horseId === line.horse.id ? <RunningPen {...parts} view={view} /> : <Loading />
 }
 

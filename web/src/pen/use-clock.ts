@@ -4,13 +4,19 @@ import { flushSync } from 'react-dom'
 /** A little under two frames: thirty times a second is smooth enough, and leaves a slow phone time for the presses. */
 const EVERY_MS = 30
 
-/** Seconds since a moment of the clock that cannot jump, about thirty times a second while something runs. */
-export const useSecondsSince = (startedAt: number | null): number | null => {
+const never = (): boolean => false
+
+/**
+ * Seconds since a moment of the clock that cannot jump, about thirty times a second while something runs: no longer than
+ * until it has ended, though that may be drawn later.
+ */
+export const useSecondsSince = (startedAt: number | null, hasEnded: () => boolean = never): number | null => {
   const [now, setNow] = useState(() => performance.now())
   useEffect(() => {
     if (startedAt === null) return
     let drawnAt = 0
     let frame = requestAnimationFrame(function tick(at) {
+      if (hasEnded()) return
       if (at - drawnAt > EVERY_MS) {
         drawnAt = at
         // Drawn in this frame: otherwise it would take one more, twice as many in all.
@@ -19,7 +25,7 @@ export const useSecondsSince = (startedAt: number | null): number | null => {
       frame = requestAnimationFrame(tick)
     })
     return () => cancelAnimationFrame(frame)
-  }, [startedAt])
+  }, [startedAt, hasEnded])
   return startedAt === null ? null : Math.max(0, (now - startedAt) / 1000)
 }
 

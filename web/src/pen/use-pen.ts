@@ -3,7 +3,7 @@ import { holdSeconds } from '@still-pine/core/answer'
 import { gateChecks, type Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program, type Step } from '@still-pine/core/program'
 import type { GateVerdict } from '@still-pine/core/readiness'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import { toast } from 'sonner'
 import { arrangedFor } from '../before/arrange/arrangement'
 import { useAppDispatch, useAppSelector, useAppStore } from '../app/store'
@@ -60,39 +60,6 @@ export const viewOf = (
 /** Drawn anew with every press. */
 export const usePenView = (program: Program | undefined, lagSeconds: number): PenView | null => {
   const pen = useAppSelector((state) => state.pen)
-  return useMemo(() => viewOf(pen, program, lagSeconds), [pen, program, lagSeconds])
-}
-
-/**
- * As it was until the newest has been on the screen for a frame: what need not show a press at once is drawn after what
- * must. React’s own deferred value is often drawn before that frame, and holds it up.
- */
-export const usePenViewAfterPaint = (program: Program | undefined, lagSeconds: number): PenView | null => {
-  const store = useAppStore()
-  const [pen, setPen] = useState(() => store.getState().pen)
-  useEffect(() => {
-    let seen: PenState | null | undefined
-    let frame = 0
-    let timer: ReturnType<typeof setTimeout> | undefined
-    const show = (): void => {
-      frame = 0
-      seen = store.getState().pen
-      setPen(seen)
-    }
-    const look = (): void => {
-      if (frame !== 0 || store.getState().pen === seen) return
-      frame = requestAnimationFrame(() => {
-        timer = setTimeout(show)
-      })
-    }
-    show()
-    const stop = store.subscribe(look)
-    return () => {
-      stop()
-      cancelAnimationFrame(frame)
-      clearTimeout(timer)
-    }
-  }, [store])
   return useMemo(() => viewOf(pen, program, lagSeconds), [pen, program, lagSeconds])
 }
 
