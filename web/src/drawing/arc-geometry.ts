@@ -1,6 +1,10 @@
 export const CENTRE = { x: 180, y: 165 }
 export const RADIUS = 120
 
+/** How the four phases are drawn, lightest first. */
+export const PHASE_WIDTH = 32
+export const PHASE_COLOURS = ['var(--mark-0)', 'var(--mark-1)', 'var(--mark-2)', 'var(--mark-3)'] as const
+
 const FROM = -210
 const SWEEP = 240
 
@@ -24,6 +28,20 @@ export const stretch = (from: number, to: number): string => {
 /** Where on the arc a moment lies, of a whole that ends with it; later ones stay at its end. */
 export const degreesAt = (seconds: number, end: number): number =>
   FROM + (SWEEP * Math.min(Math.max(0, seconds), end)) / end
+
+/** A stretch of the arc, degrees. */
+export interface Span {
+  readonly from: number
+  readonly to: number
+}
+
+const GAP_DEGREES = 2
+
+/** Where a phase lies, with half a gap at each end; a phase of no length ends before it begins. */
+export const spanOfPhase = (limits: readonly number[], phase: number, end: number): Span => ({
+  from: degreesAt(phase === 0 ? 0 : limits[phase - 1]!, end) + GAP_DEGREES / 2,
+  to: degreesAt(limits[phase]!, end) - GAP_DEGREES / 2,
+})
 
 /** The moment under a point, of a whole that ends with the arc. */
 export const secondsAt = ({ x, y }: Point, end: number): number => {

@@ -1,12 +1,17 @@
 import type { Pace } from '@still-pine/core/answer'
 import type { Sample } from '@still-pine/core/feel'
 import { memo } from 'react'
-import { CENTRE, degreesAt, pointAt, RADIUS, stretch } from './arc-geometry'
-
-const WIDTH = 32
-
-const COLOURS = ['var(--mark-0)', 'var(--mark-1)', 'var(--mark-2)', 'var(--mark-3)'] as const
-const GAP_DEGREES = 2
+import {
+  degreesAt,
+  PHASE_COLOURS,
+  PHASE_WIDTH,
+  pointAt,
+  RADIUS,
+  spanOfPhase,
+  stretch,
+  type Span,
+} from './arc-geometry'
+import { PhaseWords } from './phase-words'
 
 interface Props {
   readonly pace: Pace
@@ -30,37 +35,28 @@ const pullPath = (pull: readonly Sample[], degrees: (s: number) => number): stri
     })
     .join('L')
 
-interface PhaseProps {
+interface PhaseProps extends Span {
   readonly words: string
-  readonly from: number
-  readonly to: number
   readonly filledTo: number
   readonly colour: string
 }
 
 /** One stretch of the arc; remembered, for only one of them fills at a time. */
-const Phase = memo(({ words, from, to, filledTo, colour }: PhaseProps) => {
-  const middle = pointAt((from + to) / 2, RADIUS + 26)
-  return (
-    <g>
-      <path d={stretch(from, to)} fill="none" stroke="var(--line)" strokeOpacity={0.4} strokeWidth={WIDTH} />
-      {filledTo > from && (
-        <path d={stretch(from, filledTo)} fill="none" stroke={colour} strokeWidth={WIDTH} />
-      )}
-      <text
-        x={middle.x}
-        y={middle.y}
-        fontSize={15}
-        fontWeight={700}
-        fill="var(--quiet)"
-        dominantBaseline="middle"
-        textAnchor={middle.x < CENTRE.x - 20 ? 'end' : middle.x > CENTRE.x + 20 ? 'start' : 'middle'}
-      >
-        {words}
-      </text>
-    </g>
-  )
-})
+const Phase = memo(({ words, from, to, filledTo, colour }: PhaseProps) => (
+  <g>
+    <path
+      d={stretch(from, to)}
+      fill="none"
+      stroke="var(--line)"
+      strokeOpacity={0.4}
+      strokeWidth={PHASE_WIDTH}
+    />
+    {filledTo > from && (
+      <path d={stretch(from, filledTo)} fill="none" stroke={colour} strokeWidth={PHASE_WIDTH} />
+    )}
+    <PhaseWords words={words} span={{ from, to }} />
+  </g>
+))
 
 /** Fills through the phases of the school's pace; its words stand beside each phase. */
 export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
@@ -70,8 +66,7 @@ export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
   return (
     <svg viewBox="-40 10 440 246" className="h-full max-h-full w-full flat:hidden" aria-hidden="true">
       {pace.limits.map((limit, i) => {
-        const from = degrees(i === 0 ? 0 : pace.limits[i - 1]!) + GAP_DEGREES / 2
-        const to = degrees(limit) - GAP_DEGREES / 2
+        const { from, to } = spanOfPhase(pace.limits, i, end)
         const filledTo = hand === null ? from : Math.max(from, Math.min(hand, to))
         return (
           <Phase
@@ -80,7 +75,7 @@ export const PaceArc = ({ pace, seconds, pull = [] }: Props) => {
             from={from}
             to={to}
             filledTo={filledTo}
-            colour={COLOURS[i]!}
+            colour={PHASE_COLOURS[i]!}
           />
         )
       })}

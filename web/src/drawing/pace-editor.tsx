@@ -1,10 +1,16 @@
 import type { Pace } from '@still-pine/core/answer'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import { degreesAt, pointAt, secondsAt, stretch } from './arc-geometry'
-
-const COLOURS = ['var(--mark-0)', 'var(--mark-1)', 'var(--mark-2)', 'var(--mark-3)'] as const
-const WIDTH = 32
-const GAP_DEGREES = 2
+import {
+  degreesAt,
+  PHASE_COLOURS,
+  PHASE_WIDTH,
+  pointAt,
+  RADIUS,
+  secondsAt,
+  spanOfPhase,
+  stretch,
+} from './arc-geometry'
+import { PhaseWords } from './phase-words'
 
 /** Room beyond the last phase, so that it can be dragged out as well. */
 const ROOM = 1.25
@@ -49,31 +55,26 @@ export const PaceEditor = ({ pace, onMove }: Props) => {
       role="group"
       aria-label="Pace of an ask"
     >
-      {limits.map((limit, i) => {
-        const from = degreesAt(i === 0 ? 0 : limits[i - 1]!, end) + GAP_DEGREES / 2
-        const to = degreesAt(limit, end) - GAP_DEGREES / 2
-        const middle = pointAt((from + to) / 2, 146)
+      {limits.map((_, i) => {
+        const span = spanOfPhase(limits, i, end)
         return (
           <g key={i}>
-            {to > from && <path d={stretch(from, to)} fill="none" stroke={COLOURS[i]} strokeWidth={WIDTH} />}
-            <text
-              x={middle.x}
-              y={middle.y}
-              fontSize={15}
-              fontWeight={700}
-              fill="var(--quiet)"
-              dominantBaseline="middle"
-              textAnchor={middle.x < 160 ? 'end' : middle.x > 200 ? 'start' : 'middle'}
-            >
-              {pace.phases[i]}
-            </text>
+            {span.to > span.from && (
+              <path
+                d={stretch(span.from, span.to)}
+                fill="none"
+                stroke={PHASE_COLOURS[i]}
+                strokeWidth={PHASE_WIDTH}
+              />
+            )}
+            <PhaseWords words={pace.phases[i]!} span={span} />
           </g>
         )
       })}
       {limits.map((limit, i) => {
         const at = degreesAt(limit, end)
-        const knob = pointAt(at, 120)
-        const label = pointAt(at, 84)
+        const knob = pointAt(at, RADIUS)
+        const label = pointAt(at, RADIUS - 36)
         return (
           <g
             key={i}
