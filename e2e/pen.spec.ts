@@ -151,7 +151,7 @@ test('nothing is sent while something is asked, but for one that takes long', as
   await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()
 })
 
-test('a disk that does not answer holds up the mark of no press, and the pen for a moment only', async ({
+test('a disk that does not answer is told of, and holds up the pen for a moment only', async ({
   page,
   demo,
 }) => {
@@ -181,8 +181,11 @@ test('a disk that does not answer holds up the mark of no press, and the pen for
   await page.keyboard.press('Space')
   await expect(marks(page, /^1 answers/)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Loose Step away/ })).toBeVisible({ timeout: 2_000 })
+  const slow = page.getByText('Not on this device’s disk yet')
+  await expect(slow).toBeVisible()
   await page.evaluate(() => Object.assign(window, { mayEnd: true }))
   await expect(page.getByText(/saved here, sending/)).toBeVisible()
+  await expect(slow).toBeHidden()
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 20_000 })
   await expect(marks(page, /^1 answers/)).toBeVisible()
 })

@@ -4,7 +4,7 @@ import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
 import { arrangedFor } from '../before/arrange/arrangement'
 import { device } from '../offline/device'
-import { sayNotKept } from '../offline/keep'
+import { sayNotKept, sayWhileSlow } from '../offline/keep'
 import { amendWaiting, keepWaiting, withdrawWaiting } from '../offline/outbox'
 import type { AppThunk } from '../app/thunk'
 import {
@@ -187,7 +187,7 @@ export const keepAnswer =
       return full.id
     })
     dispatch(answered({ answer: full, calmUntil }))
-    return kept.catch((error: unknown) => {
+    return sayWhileSlow(kept).catch((error: unknown) => {
       // What this device could not keep does not stay on the screen as if it had.
       dispatch(takenBack(full.id))
       sayNotKept()
