@@ -114,10 +114,11 @@ export const Shell = () => {
   const personId = useSettled() ? me?.person.id : undefined
   useDrain(personId)
   useCarrying(personId)
-  const keys = useShellKeys(pathname.startsWith('/pen/'))
+  const isPen = pathname.startsWith('/pen/')
+  const keys = useShellKeys(isPen)
   return (
     <>
-      {pathname.startsWith('/pen/') ? (
+      {isPen ? (
         <Outlet />
       ) : (
         <Frame>
@@ -126,9 +127,14 @@ export const Shell = () => {
       )}
       <Suspense fallback={null}>
         {keys.finding && <FinderPanel onClose={keys.stopFinding} />}
-        {keys.helping && <KeysHelp onClose={keys.stopHelping} isPen={pathname.startsWith('/pen/')} />}
+        {keys.helping && <KeysHelp onClose={keys.stopHelping} isPen={isPen} />}
       </Suspense>
-      <Toaster position="top-center" toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }} />
+      <Toaster
+        position="top-center"
+        // In the pen of a phone the danger button stands at the top: nothing may lie over it.
+        {...(isPen && { mobileOffset: { top: '8.5rem' } })}
+        toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }}
+      />
     </>
   )
 }
