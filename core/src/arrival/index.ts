@@ -1,2 +1,10 @@
-export { arrivalCheck, type ArrivalAsk, type ArrivalCheck, type How, type Known } from './check'
+export {
+  arrivalCheck,
+  opensAfter,
+  factsMissing,
+  type ArrivalAsk,
+  type ArrivalCheck,
+  type ArrivalHorse,
+  type Known,
+} from './check'
 export type { ArrivalAnswer } from './track'

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { viewsFrom } from '../../tests/held'
+import { answer, FIRST_DAY, times } from '../../tests/logs'
 import { workedHorse } from '../../tests/worked-horse'
 import { FEET_FIRST } from '../program'
 import { againstOpening, blockNotice, offWork, snapshotOf } from '.'
@@ -40,7 +42,7 @@ describe('a snapshot', () => {
   const parts = {
     program: FEET_FIRST,
     views: worked.viewsOn(),
-    incidents: [{ kind: 'kick' as const, on: '2026-05-03', step: 'foot-hind', serious: false }],
+    incidents: [{ kind: 'kick' as const, on: '2026-05-03', step: 'foot-hind' }],
     day: worked.lastDay,
     workDays: 12,
     calendarDays: 30,
@@ -54,12 +56,26 @@ describe('a snapshot', () => {
 
   it('tells what worries it, and what holds by the least, weakest first', () => {
     const { worries, keepChecking, tracks } = snapshotOf(parts)
-    expect(worries.at(-1)).toBe('kick on 2026-05-03, at foot-hind')
+    expect(worries.at(-1)).toBe('a kick on 2026-05-03, at hind foot')
     const holding = tracks.filter(({ state }) => state === 'solid' || state === 'rusty')
     const weakest = Math.min(...holding.map(({ chance, calmChance }) => chance * calmChance))
     const first = holding.find(({ chance, calmChance }) => chance * calmChance === weakest)!
     expect(keepChecking[0]).toContain(first.name)
     expect(keepChecking.length).toBeLessThanOrEqual(8)
+  })
+
+  it('says tight only where tight was noted: six answers on the thought with no calm noted are none', () => {
+    const noted = (calm: 0 | 2 | null): readonly string[] => {
+      const log = times(6, () => ({
+        ...answer({ grade: 0, calm, rung: 4, day: FIRST_DAY }),
+        step: 'face-up',
+        side: 'none' as const,
+      }))
+      return snapshotOf({ ...parts, incidents: [], views: viewsFrom(log, FIRST_DAY) }).worries
+    }
+    expect(noted(null)).toEqual([])
+    expect(noted(0)).toEqual([])
+    expect(noted(2)).toEqual(['Face up: 6 of the last 6 noted were tight'])
   })
 
   it('of a horse that was never asked is empty, and no fault', () => {

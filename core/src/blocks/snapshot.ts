@@ -1,6 +1,7 @@
 import type { Day, Side } from '../answer'
-import { rungName, sidesOf, type Program } from '../program'
-import { trackKey, type Incident, type State, type TrackView, type Views } from '../readiness'
+import { INCIDENT_WORDS, type Incident } from '../facts'
+import { rungName, sidesOf, stepOf, type Program } from '../program'
+import { trackKey, type State, type TrackView, type Views } from '../readiness'
 
 /** One track as it stood when a block was closed. */
 export interface FrozenTrack {
@@ -17,6 +18,14 @@ export interface FrozenTrack {
   readonly lastDay: Day | null
 }
 
+/** Asks of a step on a day that the permit refused. */
+export interface AgainstPermit {
+  readonly day: Day
+  readonly name: string
+  readonly words: string
+  readonly why: string | null
+}
+
 /** How a horse stood when a block was closed; never changed afterwards. */
 export interface Snapshot {
   readonly day: Day
@@ -29,6 +38,8 @@ export interface Snapshot {
   readonly worries: readonly string[]
   /** What holds by the least, and is to be checked now and then. */
   readonly keepChecking: readonly string[]
+  /** What was asked though it was not to be, and what was said of it. */
+  readonly against: readonly AgainstPermit[]
 }
 
 interface Parts {
@@ -39,6 +50,7 @@ interface Parts {
   readonly day: Day
   readonly workDays: number
   readonly calendarDays: number
+  readonly against?: readonly AgainstPermit[]
 }
 
 const MOST_TO_CHECK = 8
@@ -72,12 +84,25 @@ const frozenTracks = (program: Program, views: Views) =>
     }),
   )
 
-const isTight = (view: TrackView): boolean => view.answers > 0 && view.calmChance < 0.5
+/** Said only where tight was noted: of the last answers with a calm, more were tight than not. */
+const tightWords = ({ recent }: TrackView): string | null => {
+  const noted = recent.filter(({ calm }) => calm !== null)
+  const tight = noted.filter(({ calm }) => calm === 2).length
+  return tight > noted.length / 2 ? `${tight} of the last ${noted.length} noted were tight` : null
+}
 
 const holds = ({ state }: FrozenTrack): boolean => state === 'solid' || state === 'rusty'
 
 /** Freezes how a horse stands: every track that was asked, what worries it, and what to keep checking. */
-export const snapshotOf = ({ program, views, incidents, day, workDays, calendarDays }: Parts): Snapshot => {
+export const snapshotOf = ({
+  program,
+  views,
+  incidents,
+  day,
+  workDays,
+  calendarDays,
+  against = [],
+}: Parts): Snapshot => {
   const all = frozenTracks(program, views)
   const weakest = all
     .map(({ track }) => track)
@@ -91,11 +116,16 @@ export const snapshotOf = ({ program, views, incidents, day, workDays, calendarD
     calendarDays,
     tracks: all.map(({ track }) => track),
     worries: [
-      ...all
-        .filter(({ view }) => isTight(view))
-        .map(({ track }) => `${named(track.name, track.side)}: tight more often than not`),
-      ...incidents.map(({ kind, on, step }) => `${kind} on ${on}${step ? `, at ${step}` : ''}`),
+      ...all.flatMap(({ track, view }) => {
+        const words = tightWords(view)
+        return words === null ? [] : [`${named(track.name, track.side)}: ${words}`]
+      }),
+      ...incidents.map(
+        ({ kind, on, step }) =>
+          `${INCIDENT_WORDS[kind]} on ${on}${step ? `, at ${stepOf(program, step)?.name.toLowerCase() ?? step}` : ''}`,
+      ),
     ],
+    against,
     keepChecking: weakest.slice(0, MOST_TO_CHECK).map(({ name, side }) => named(name, side)),
   }
 }

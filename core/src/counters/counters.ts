@@ -121,7 +121,7 @@ export const countersOf = (program: Program, all: readonly Worked[], arrived: Da
   const ofStep = (steps: readonly string[]): readonly Worked[] =>
     rows.filter(({ step }) => steps.includes(step))
   const ties = ofStep(['tie'])
-  const rides = rows.filter(({ step }) => isRidden(program, step))
+  const rides = rows.filter(({ step, hardestRung }) => isRidden(program, step, hardestRung))
   const weekAgo = addDays(on, 1 - WEEK)
   return {
     calendarDays: Math.max(0, daysBetween(arrived, on)),

@@ -1,2 +1,2 @@
 export * from './counters'
-export { HANDLING_MINUTES, isLoad, isRidden } from './load'
+export { HANDLING_MINUTES, isLoad, isLoadAtPace, isRidden, offLeadFrom } from './load'

@@ -1,5 +1,4 @@
-import type { Program } from '../program'
-import { stepOf } from '../program'
+import { exposuresAt, markOf, stepOf, type Exposure, type Program } from '../program'
 
 /**
  * From which rung a step loads the legs or the back: lunge, long lines, saddle, rider. Everything else at walk and in
@@ -24,20 +23,31 @@ const LOADS_FROM: Readonly<Record<string, number>> = {
   'saddle-move': 2,
 }
 
-/** From the first weight of a person on, every step is load. */
-const FIRST_TIME_UP = 7
+/** A person behind on lines, a whole person on it: load at any pace. */
+const ALWAYS_LOAD: readonly Exposure[] = ['lines', 'whole-weight', 'mounted']
 
-/** Somebody sits on the horse. */
-const RIDDEN: ReadonlySet<string> = new Set(['sit', 'led-ride', 'ride-perimeter-led'])
-const FIRST_RIDES = 8
+/** Loose, on the line or in tack above a walk. */
+export const isLoadAtPace = (key: string, hardestRung: number): boolean =>
+  hardestRung >= (LOADS_FROM[key] ?? Infinity)
 
-export const isLoad = (program: Program, step: string, hardestRung: number): boolean => {
-  const stage = stepOf(program, step)?.stage ?? 0
-  return stage >= FIRST_TIME_UP || hardestRung >= (LOADS_FROM[step] ?? Infinity)
+export const isLoad = (program: Program, key: string, hardestRung: number): boolean => {
+  if (isLoadAtPace(key, hardestRung)) return true
+  const step = stepOf(program, key)
+  return step !== undefined && exposuresAt(step, hardestRung).some((one) => ALWAYS_LOAD.includes(one))
 }
 
-export const isRidden = (program: Program, step: string): boolean =>
-  RIDDEN.has(step) || (stepOf(program, step)?.stage ?? 0) >= FIRST_RIDES
+/** Somebody sits on the horse. */
+export const isRidden = (program: Program, key: string, rung: number): boolean => {
+  const step = stepOf(program, key)
+  return step !== undefined && exposuresAt(step, rung).includes('mounted')
+}
+
+/** The steps ridden off the lead, each from the mark of the rung on which it begins to be. */
+export const offLeadFrom = (program: Program): readonly { readonly step: string; readonly mark: number }[] =>
+  program.steps.flatMap((step) => {
+    const at = step.rungs.findIndex((_, i) => exposuresAt(step, i + 1).includes('off-lead'))
+    return at === -1 ? [] : [{ step: step.key, mark: markOf(step, at + 1) }]
+  })
 
 /** Handling longer than this in a day counts as load (common practice, no source). */
 export const HANDLING_MINUTES = 20

@@ -1,5 +1,5 @@
-import { daysBetween, monthsOld, type Day } from '../answer'
-import { openSteps, shareAsks, firstSide, type OpenStep } from '../plan'
+import { daysBetween, type Day } from '../answer'
+import { firstSide, isYoung, openSteps, shareAsks, type OpenStep } from '../plan'
 import { stepOf, type Gate, type Program } from '../program'
 import {
   gateVerdict,
@@ -17,7 +17,6 @@ type Task = 'check' | 'mend' | 'work' | 'begin'
 const BURST_AND_CHANGE_MINUTES = 3
 const SESSION_MINUTES = 25
 const YEARLING_MINUTES = 15
-const YEARLING_MONTHS = 24
 
 const MOST_CHECKS = 2
 const MOST_GATE_CHECKS = 4
@@ -124,8 +123,7 @@ const fitInto = (list: readonly Job[], most: number): readonly Job[] => {
  */
 export const plainDay = (program: Program, views: Views, facts: Facts, on: Day): DayOfWork => {
   const { open } = openSteps(program, views, facts, on)
-  const isYoung = facts.born !== null && monthsOld(facts.born, on) < YEARLING_MONTHS
-  const minutes = isYoung ? YEARLING_MINUTES : SESSION_MINUTES
+  const minutes = isYoung(facts, on) ? YEARLING_MINUTES : SESSION_MINUTES
   const list = chosen(jobs(open, wantedByGate(program, views, facts, on), on), on)
   return {
     day: on,

@@ -22,6 +22,7 @@ const burst = (change: Partial<Burst>): Burst => ({
   pinned: false,
   kit: [],
   cautions: [],
+  provided: [],
   lightAsk: null,
   ...change,
 })

@@ -11,7 +11,10 @@ import { ruleFor, rungReason, stateReason } from './why'
 export const lightAskFrom = (open: readonly OpenStep[]): Burst['lightAsk'] => {
   const isUseful = (step: Step): boolean =>
     step.kind === 'ask' && (step.roles.includes('go-loose') || step.stage === 4)
-  const solid = open.find(({ step, tracks }) => isUseful(step) && stepState(tracks) === 'solid')
+  const solid = open.find(
+    ({ step, tracks, permits }) =>
+      isUseful(step) && stepState(tracks) === 'solid' && permits[step.requiredRung - 1]?.answer === 'yes',
+  )
   if (!solid) return null
   const { step } = solid
   const rung = step.requiredRung
@@ -22,6 +25,12 @@ const purposeOf = ({ role, candidate: { state, open } }: Part): Purpose => {
   if (role !== 'learn') return role
   if (state === 'slipped') return 'mend'
   return open.tracks.every(({ view }) => view.answers === 0) ? 'begin' : 'work'
+}
+
+/** What the plan counts on for this burst, in words: that somebody is there, that a helmet is on. */
+const providedFor = ({ candidate: { open }, way, visit }: Part): readonly string[] => {
+  const reasons = way.sides[visit]!.flatMap(({ rung }) => open.permits[rung - 1]?.because ?? [])
+  return [...new Set(reasons.map(({ words }) => words))]
 }
 
 const COME_BACK = 'Back to it: short bursts with something else between teach more than one long one'
@@ -52,6 +61,7 @@ export const burstFrom = (
     pinned: part.at !== null,
     kit: card.kit,
     cautions: card.cautions,
+    provided: providedFor(part),
     lightAsk: step.kind === 'accept' && lightAsk?.step !== step.key ? lightAsk : null,
   }
 }

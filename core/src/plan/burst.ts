@@ -24,6 +24,8 @@ export interface Burst {
   readonly pinned: boolean
   readonly kit: readonly string[]
   readonly cautions: readonly string[]
+  /** What has to be confirmed on the day before it is begun, in words. */
+  readonly provided: readonly string[]
   /** A Solid ask to put in after an accept, to see that the feet still listen. */
   readonly lightAsk: {
     readonly step: string

@@ -5,7 +5,7 @@ import { ASSUMED, type Asked } from './asked'
 import { openingOf, type Opening } from './gate-asks'
 import { goalsOf } from './goals'
 import type { ClosedStep, OpenStep } from './open-steps'
-import { highestToday, leftOutBy, ORDINARY } from './outlook'
+import { highestAlone, highestToday, leftOutBy, ORDINARY } from './outlook'
 import { NOTHING_YET } from './today'
 import { candidateFor, type Candidate } from './ways'
 
@@ -17,6 +17,10 @@ export interface Field {
   /** Open, and kept out by what today is like. */
   readonly kept: readonly ClosedStep[]
 }
+
+type Allowed = ReturnType<typeof highestToday>
+
+const lower = (a: Allowed, b: Allowed): Allowed => (a !== null && (b === null || a.rung <= b.rung) ? a : b)
 
 /** The open steps that today allows, with every way they may be worked, and those it does not, with the rule. */
 export const fieldOf = (
@@ -40,9 +44,9 @@ export const fieldOf = (
       })
       continue
     }
-    const allowed = highestToday(outlook, program, step, facts.born, on)
+    const allowed = lower(highestToday(outlook, program, step, facts, on), highestAlone(outlook, one.permits))
     const isNew = tracks.every(({ view }) => view.answers === 0)
-    const rule = leftOutBy(outlook, step, Math.min(...tracks.map(({ rung }) => rung)), isNew)
+    const rule = leftOutBy(outlook, step, one.permits, isNew)
     const candidate =
       rule === null
         ? candidateFor(learner, program, views, goals.get(step.key)!, one, allowed, on, today)

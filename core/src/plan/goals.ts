@@ -1,15 +1,23 @@
 import type { Day } from '../answer'
 import {
-  gateGuarding,
+  gatesGuarding,
   rungNeeded,
   stepOf,
-  stepsMeeting,
   type Gate,
   type NeedRef,
   type Program,
   type Step,
 } from '../program'
-import { gateVerdict, needStanding, sideViews, STATES, stepState, type Facts, type Views } from '../readiness'
+import {
+  gateVerdict,
+  needStanding,
+  sideViews,
+  stepFor,
+  stepState,
+  type Facts,
+  type Views,
+} from '../readiness'
+import { butForPresses, opennessOf } from '../permit'
 import { daysShort, type Learner, type Must } from './shortfall'
 
 /** What the path asks of one step, and how much hangs on it. */
@@ -41,14 +49,6 @@ const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
   return step === undefined || ['rusty', 'solid'].includes(stepState(sideViews(views, step)))
 }
 
-/** Of the steps that can meet a need, the one that is furthest. */
-const furthest = (program: Program, views: Views, need: NeedRef): Step | undefined => {
-  const state = (step: Step): number => STATES.indexOf(stepState(sideViews(views, step)))
-  const answers = (step: Step): number =>
-    sideViews(views, step).reduce((sum, { view }) => sum + view.answers, 0)
-  return [...stepsMeeting(program, need)].sort((a, b) => state(b) - state(a) || answers(b) - answers(a))[0]
-}
-
 interface Asked {
   readonly step: Step
   readonly rung: number
@@ -77,8 +77,8 @@ const askedBy = (
       weight: Math.max(weight, known?.weight ?? 0),
     })
     for (const need of step.needs) if ((need.fromRung ?? 1) <= rung) meet(need)
-    const guard = gateGuarding(program, step.key, rung)
-    if (guard && guard !== gate && !isBegun(program, views, guard)) askAll(guard)
+    for (const guard of gatesGuarding(program, step.key, rung))
+      if (guard !== gate && !isBegun(program, views, guard)) askAll(guard)
   }
   const meet = (need: NeedRef): void => {
     const step = needStanding(program, views, need)?.step
@@ -86,7 +86,7 @@ const askedBy = (
   }
   const askAll = ({ solid, met }: Gate): void => {
     for (const need of solid) {
-      const step = furthest(program, views, need)
+      const step = stepFor(program, views, need)
       if (step) ask(step, rungNeeded(need, step), 'solid')
     }
     for (const need of met) meet(need)
@@ -110,15 +110,15 @@ const waitingFor = (
       const standing = needStanding(program, views, need)
       if (standing && !standing.met) add(standing.step.key, step.key)
     }
-    const guard = gateGuarding(program, step.key, rung)
-    if (!guard || !shut.has(guard)) continue
-    for (const need of guard.solid) {
-      const source = furthest(program, views, need)
-      if (source && stepState(sideViews(views, source)) !== 'solid') add(source.key, step.key)
-    }
-    for (const need of guard.met) {
-      const standing = needStanding(program, views, need)
-      if (standing && !standing.met) add(standing.step.key, step.key)
+    for (const guard of gatesGuarding(program, step.key, rung).filter((gate) => shut.has(gate))) {
+      for (const need of guard.solid) {
+        const source = stepFor(program, views, need)
+        if (source && stepState(sideViews(views, source)) !== 'solid') add(source.key, step.key)
+      }
+      for (const need of guard.met) {
+        const standing = needStanding(program, views, need)
+        if (standing && !standing.met) add(standing.step.key, step.key)
+      }
     }
   }
   return waits
@@ -140,15 +140,22 @@ export const goalsOf = (
   aim?: string,
 ): ReadonlyMap<string, Goal> => {
   const asked = new Map<string, Asked>()
-  const ahead = gatesAhead(program, views)
+  const horse = { program, views, facts }
+  // A gate that was gone through and has fallen shut is before the horse again.
+  const hasFallenShut = (gate: Gate): boolean =>
+    isBegun(program, views, gate) &&
+    (gate.exposures ?? []).length > 0 &&
+    opennessOf(horse, gate, on) === 'shut'
+  const isAhead = (gate: Gate): boolean => !isBegun(program, views, gate) || hasFallenShut(gate)
+  const ahead = program.gates.filter((gate) => !gate.ticked && isAhead(gate))
   const ordered = [...ahead].sort((a, b) => Number(b.key === aim) - Number(a.key === aim))
   ordered.forEach((gate, i) => askedBy(program, views, gate, FURTHER_GATE ** i, asked))
   for (const step of program.steps)
     if (!asked.has(step.key))
       asked.set(step.key, { step, rung: step.requiredRung, must: 'solid', gate: null, weight: NO_GATE })
   const verdictOf = (gate: Gate) => gateVerdict(program, gate, views, facts, on)
-  const shut = new Set(program.gates.filter((gate) => verdictOf(gate).verdict !== 'go'))
-  const waiting = ahead.filter((gate) => verdictOf(gate).verdict === 'check-first')
+  const shut = new Set(program.gates.filter((gate) => butForPresses(verdictOf(gate)) !== 'go'))
+  const waiting = ahead.filter((gate) => butForPresses(verdictOf(gate)) === 'check-first')
   const next = waiting.findLast(({ guards }) => guards.kind === 'step') ?? waiting[0]
   const due = new Set(next ? verdictOf(next).due.map(({ step }) => step) : [])
   const waits = waitingFor(program, views, asked, shut)

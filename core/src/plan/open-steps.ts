@@ -1,14 +1,7 @@
-import type { Side } from '../answer'
-import { gateGuarding, sidesOf, type Program, type Step } from '../program'
-import {
-  gateVerdict,
-  trackKey,
-  unmetNeeds,
-  type Facts,
-  type TrackView,
-  type Verdict,
-  type Views,
-} from '../readiness'
+import type { Day, Side } from '../answer'
+import { isPermitted, permit, type Permit, type PermitHorse, type PermitRule, type Reason } from '../permit'
+import { sidesOf, type Program, type Step } from '../program'
+import { lowerFirst, trackKey, type Facts, type TrackView, type Views } from '../readiness'
 
 /** A track that may be worked today, and the rung its first ask opens at. */
 export interface OpenTrack {
@@ -20,13 +13,10 @@ export interface OpenTrack {
 export interface OpenStep {
   readonly step: Step
   readonly tracks: readonly OpenTrack[]
-  /** The gate that keeps it below a rung, if one does. */
-  readonly heldBy: {
-    readonly gate: string
-    readonly name: string
-    readonly verdict: Verdict
-    readonly from: number
-  } | null
+  /** What is said to each rung that may be asked, easiest first; a rung further up than these may not be. */
+  readonly permits: readonly Permit[]
+  /** What keeps it below a rung, if anything does. */
+  readonly heldBy: { readonly from: number; readonly words: string } | null
 }
 
 export interface ClosedStep {
@@ -34,39 +24,59 @@ export interface ClosedStep {
   readonly words: string
 }
 
-const heldBy = (program: Program, step: Step, views: Views, facts: Facts, on: string): OpenStep['heldBy'] => {
-  const gate = gateGuarding(program, step.key, step.rungs.length)
-  if (!gate || gate.guards.kind !== 'step') return null
-  const { verdict } = gateVerdict(program, gate, views, facts, on)
-  return verdict === 'go' ? null : { gate: gate.key, name: gate.name, verdict, from: gate.guards.fromRung }
+const saysNo = ({ because }: Permit): readonly Reason[] => because.filter(({ answer }) => answer === 'no')
+
+const needsWords = (reasons: readonly Reason[]): string =>
+  `needs ${reasons.map(({ words }) => words.replace(/^First /, '').replace(/\.$/, '')).join('; ')}`
+
+/** Reasons that stand whatever the horse can; of any other, what it is to learn first says more. */
+const WHATEVER_IT_CAN: readonly PermitRule[] = ['veterinary-hold', 'block', 'age', 'incident']
+
+/** Why a rung is shut, as the end of a sentence: its needs together, or else the gravest reason. */
+const shutWords = (shut: Permit): string => {
+  const reasons = saysNo(shut)
+  const needs = reasons.filter(({ rule }) => rule === 'needs')
+  const whatever = reasons.find(({ rule }) => WHATEVER_IT_CAN.includes(rule))
+  if (!whatever && needs.length > 0) return needsWords(needs)
+  return lowerFirst((whatever ?? reasons[0]!).words.replace(/\.$/, ''))
 }
 
-/** The steps that are open for work today, and why each other step is not. */
+/** The permits of a step's rungs up to the first that may not be asked, and that one. */
+const climbed = (
+  horse: PermitHorse,
+  step: Step,
+  on: Day,
+): { readonly permits: readonly Permit[]; readonly shut: Permit | null } => {
+  const permits: Permit[] = []
+  for (let rung = 1; rung <= step.rungs.length; rung++) {
+    const one = permit(horse, { step: step.key, rung }, on)
+    if (!isPermitted(one)) return { permits, shut: one }
+    permits.push(one)
+  }
+  return { permits, shut: null }
+}
+
+/** The steps that are open for work today, and why each other step is not: all as the permit says. */
 export const openSteps = (
   program: Program,
   views: Views,
   facts: Facts,
-  on: string,
+  on: Day,
 ): { open: readonly OpenStep[]; closed: readonly ClosedStep[] } => {
   const open: OpenStep[] = []
   const closed: ClosedStep[] = []
   for (const step of program.steps) {
-    const unmet = unmetNeeds(program, views, step, facts.known)
-    if (unmet.length > 0) {
-      closed.push({ step, words: `needs ${unmet.map(({ words }) => words).join('; ')}` })
+    const { permits, shut } = climbed({ program, views, facts }, step, on)
+    if (permits.length === 0) {
+      closed.push({ step, words: shutWords(shut!) })
       continue
     }
-    const held = heldBy(program, step, views, facts, on)
-    if (held && held.from === 1) {
-      closed.push({ step, words: `the ${held.name} gate is shut` })
-      continue
-    }
-    const top = held ? held.from - 1 : step.rungs.length
     const tracks = sidesOf(step).map((side) => {
       const view = views.get(trackKey(step.key, side))!
-      return { side, view, rung: Math.min(view.openAt, top) }
+      return { side, view, rung: Math.min(view.openAt, permits.length) }
     })
-    open.push({ step, tracks, heldBy: held })
+    const heldBy = shut ? { from: permits.length + 1, words: shutWords(shut) } : null
+    open.push({ step, tracks, permits, heldBy })
   }
   return { open, closed }
 }

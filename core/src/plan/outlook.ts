@@ -1,6 +1,8 @@
-import { monthsOld, type Day } from '../answer'
+import type { Day } from '../answer'
 import type { ValueOf } from '../circumstances'
 import { isLoad } from '../counters'
+import { monthsAtLeast, mostLoadDays, type Facts } from '../facts'
+import type { Permit } from '../permit'
 import type { Program, Step } from '../program'
 
 /** What the ground and the hands at the pen are good for. */
@@ -31,41 +33,35 @@ const SHORT_MINUTES = 15
 
 export const YEARLING_MONTHS = 24
 
-const MOST_LOAD_DAYS = 5
-const TWO_YEAR_OLD_LOAD_DAYS = 2
+type Aged = Pick<Facts, 'born' | 'age'>
 
-const isYoung = (born: Day | null, on: Day): boolean => born !== null && monthsOld(born, on) < YEARLING_MONTHS
+/** Under two years old, or perhaps under: what is not known to be older than that is spared. */
+export const isYoung = (facts: Aged, on: Day): boolean => {
+  const months = monthsAtLeast(facts, on)
+  return months !== null && months < YEARLING_MONTHS
+}
 
 /** Minutes to fill, and the rule that cut them where one did. */
 export const minutesFor = (
   { minutes, weather }: Outlook,
-  born: Day | null,
+  facts: Aged,
   on: Day,
 ): { readonly minutes: number; readonly rule: string | null } => {
   const wanted = minutes ?? GROUND_MINUTES
   const capped = (most: number, rule: string) =>
     wanted > most ? { minutes: most, rule } : { minutes: Math.max(0, wanted), rule: null }
-  if (isYoung(born, on)) return capped(SHORT_MINUTES, 'under two years old, so short')
+  if (isYoung(facts, on)) return capped(SHORT_MINUTES, 'under two years old, so short')
   if (weather === 'heat') return capped(SHORT_MINUTES, 'short in the heat')
   return capped(LONGEST_MINUTES, 'more than half an hour teaches little; the rest is for another horse')
 }
 
-/** Load days a week: no more than it has years, five at most, a couple for a two-year-old (common practice, no source). */
-export const mostLoadDays = (born: Day | null, on: Day): number => {
-  if (born === null) return MOST_LOAD_DAYS
-  const years = Math.floor(monthsOld(born, on) / 12)
-  return years <= 2 ? Math.min(years, TWO_YEAR_OLD_LOAD_DAYS) : Math.min(years, MOST_LOAD_DAYS)
-}
-
-const FIRST_WEIGHT = 7
-const FIRST_RIDES = 8
-
-const useOf = ({ key, stage, roles }: Step): Use => {
-  if (stage >= FIRST_RIDES) return 'ridden'
-  if (stage >= FIRST_WEIGHT || key === 'come-to-block') return 'mounting'
-  if (key === 'load') return 'loading'
-  if (key === 'tie') return 'tying'
-  if (['drive', 'drive-on-bit', 'rope-behind'].includes(key)) return 'lines'
+const useOf = ({ key, exposures = [], roles }: Step): Use => {
+  const exposed = new Set(exposures.flat())
+  if (exposed.has('off-lead')) return 'ridden'
+  if (exposed.has('weight') || exposed.has('mounted') || key === 'come-to-block') return 'mounting'
+  if (exposed.has('loading')) return 'loading'
+  if (exposed.has('tied')) return 'tying'
+  if (exposed.has('lines')) return 'lines'
   return roles.includes('go-loose') || key === 'loose-turn-in' ? 'loose' : 'ground'
 }
 
@@ -79,19 +75,36 @@ const USE_WORDS: Record<Use, string> = {
   tying: 'to tie',
 }
 
-const needsHelper = ({ key, stage }: Step, rung: number): boolean =>
-  stage >= FIRST_WEIGHT || (key === 'drive' && rung === 1)
+/** Rungs that only want a second person, and go without one today for want of one. */
+const rungWithoutHelper = (permits: readonly Permit[]): number => {
+  const first = permits.findIndex(({ because }) => because.some(({ confirm }) => confirm === 'helper'))
+  return first === -1 ? permits.length : first
+}
 
 const THINGS_AND_NOISES = 3
 
 /** Why a step is left out today whatever its rung, or nothing. */
-export const leftOutBy = (outlook: Outlook, step: Step, rung: number, isNew: boolean): string | null => {
+export const leftOutBy = (
+  outlook: Outlook,
+  step: Step,
+  permits: readonly Permit[],
+  isNew: boolean,
+): string | null => {
   const use = useOf(step)
   if (outlook.suits !== null && outlook.suits.length > 0 && !outlook.suits.includes(use))
     return `the place does not suit it: nowhere ${USE_WORDS[use]}`
-  if (!outlook.helper && needsHelper(step, rung)) return 'needs a helper'
+  if (!outlook.helper && rungWithoutHelper(permits) < 1) return 'needs a helper'
   if (outlook.weather === 'wind' && isNew && step.stage >= THINGS_AND_NOISES) return 'nothing new in the wind'
   return null
+}
+
+/** The hardest rung for which nobody else has to be there, where nobody is. */
+export const highestAlone = (
+  outlook: Outlook,
+  permits: readonly Permit[],
+): { readonly rung: number; readonly rule: string } | null => {
+  const rung = rungWithoutHelper(permits)
+  return outlook.helper || rung === permits.length ? null : { rung, rule: 'needs a helper above it' }
 }
 
 /** The hardest rung that today allows, and the rule that lowers it; `rung` 0 where it allows none. */
@@ -99,7 +112,7 @@ export const highestToday = (
   outlook: Outlook,
   program: Program,
   step: Step,
-  born: Day | null,
+  facts: Aged,
   on: Day,
 ): { readonly rung: number; readonly rule: string } | null => {
   const rule =
@@ -107,7 +120,7 @@ export const highestToday = (
       ? 'slippery ground: walk only'
       : outlook.weather === 'heat'
         ? 'heat: nothing that makes it sweat'
-        : outlook.loadDays >= mostLoadDays(born, on)
+        : outlook.loadDays >= mostLoadDays(facts, on)
           ? `${outlook.loadDays} load days this week are enough at its age`
           : null
   if (rule === null) return null

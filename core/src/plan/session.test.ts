@@ -140,7 +140,7 @@ describe('today’s plan', () => {
     ).bursts[0]!
     expect(burst.step).toBe('halter-on')
     expect(burst.sides.every(({ rung }) => rung <= 3)).toBe(true)
-    expect(burst.reasons[1]).toMatch(/the Halter gate is shut above it$/)
+    expect(burst.reasons[1]).toMatch(/: shut above it, halter first: /)
   })
 
   it('rests a horse on veterinary hold and says since when', () => {

@@ -1,15 +1,17 @@
-import { count, monthsOld, type Day } from '../answer'
+import { count, type Day } from '../answer'
+import { holdOn, mostLoadDays, type Facts } from '../facts'
 import type { Gate, Program } from '../program'
-import { holdOn, type Facts, type Views } from '../readiness'
+import type { Views } from '../readiness'
 import { ASSUMED, type Asked } from './asked'
 import { NO_WISHES, type SessionPlan } from './burst'
 import { burstFrom, lightAskFrom } from './burst-from'
 import { chosenParts, worthOfAll } from './chosen'
+import { dueFirst } from './due-first'
 import { fieldOf, type Field } from './field'
 import { closedList, leftList } from './left-out'
 import { openSteps, type ClosedStep } from './open-steps'
 import { inOrder, type Placed } from './order'
-import { minutesFor, mostLoadDays, ORDINARY, YEARLING_MONTHS, type Outlook } from './outlook'
+import { isYoung, minutesFor, ORDINARY, type Outlook } from './outlook'
 import { minutesOfAll } from './parts'
 import { pinnedParts, type Pinned } from './pins'
 import { NOTHING_YET, type Today } from './today'
@@ -35,8 +37,8 @@ const resting = (
   worth: 0,
 })
 
-const loadRemark = ({ loadDays }: Outlook, born: Day | null, on: Day): readonly string[] =>
-  loadDays >= mostLoadDays(born, on)
+const loadRemark = ({ loadDays }: Outlook, facts: Facts, on: Day): readonly string[] =>
+  loadDays >= mostLoadDays(facts, on)
     ? [`${count(loadDays, 'load day')} this week are enough at its age: handling only today.`]
     : []
 
@@ -74,8 +76,8 @@ export const planSession = (
   asked: Asked = {},
 ): SessionPlan => {
   const { outlook = ORDINARY, wishes = NO_WISHES, learner = ASSUMED, today = NOTHING_YET } = asked
-  const hold = holdOn(facts.checks, on)
-  if (hold)
+  const hold = holdOn(facts, on)
+  if (hold?.leaves === 'nothing')
     return resting(
       on,
       `Rests: veterinary hold since ${hold.on}${hold.until ? `, to ${hold.until}` : ''}.`,
@@ -83,7 +85,7 @@ export const planSession = (
     )
   if (facts.offWork) return resting(on, facts.offWork, [])
   const { open, closed } = openSteps(program, views, facts, on)
-  const { minutes: whole, rule } = minutesFor(outlook, facts.born, on)
+  const { minutes: whole, rule } = minutesFor(outlook, facts, on)
   const minutes = Math.max(0, whole - today.minutes)
   if (minutes < LEAST_MINUTES)
     return resting(
@@ -96,8 +98,13 @@ export const planSession = (
   const field = fieldOf(program, views, facts, on, open, asked)
   const allowed = field.candidates.filter(({ open }) => !wishes.without.includes(open.step.key))
   const pinned: Pinned = pinnedParts(program, learner, on, allowed, [...closed, ...field.kept], wishes)
-  const { parts: chosen, gate } = chosenParts(field, allowed, minutes, pinned.parts, today)
-  const parts = inOrder([...chosen, ...pinned.parts], workedBefore(today))
+  const choice = chosenParts(field, allowed, minutes, pinned.parts, today)
+  const due = dueFirst({ program, views, facts }, allowed, [...choice.parts, ...pinned.parts])
+  const fixed = due
+    ? [...pinned.parts.filter(({ step }) => due.parts.every((one) => one.step !== step)), ...due.parts]
+    : pinned.parts
+  const { parts: chosen, gate } = due ? chosenParts(field, due.candidates, minutes, fixed, today) : choice
+  const parts = inOrder([...chosen, ...fixed], workedBefore(today))
   if (parts.length === 0) return resting(on, restsBecause(field), closed, pinned.remarks)
   const lightAsk = lightAskFrom(open)
   const bursts = parts.map((part, i) =>
@@ -110,7 +117,7 @@ export const planSession = (
     ),
   )
   const taken = Math.round(minutesOfAll(parts))
-  const young = facts.born !== null && monthsOld(facts.born, on) < YEARLING_MONTHS
+  const young = isYoung(facts, on)
   const over =
     taken > minutes
       ? [`About ${taken} minutes, ${taken - minutes} more than there are: shorten a burst or leave one out.`]
@@ -124,7 +131,7 @@ export const planSession = (
     kit: [...new Set(bursts.flatMap(({ kit }) => kit))],
     closed: closedList(closed),
     left: leftList(field, parts, wishes.without),
-    remarks: [...loadRemark(outlook, facts.born, on), ...pinned.remarks, ...gateRemark(gate), ...over],
+    remarks: [...loadRemark(outlook, facts, on), ...pinned.remarks, ...gateRemark(gate), ...over],
     worth: worthOfAll(parts),
   }
 }

@@ -56,7 +56,7 @@ export const shortfallOf = (
   const gap = (wanted: number, is: number): number => Math.max(0, logit(wanted) - logit(is)) / model.slope
   if (must === 'met')
     return {
-      days: view.answers === 0 ? 1 : 0,
+      days: view.hardest < rung ? 1 : 0,
       cold: 0,
       ability: gap(WORK_CHANCE, chance) / gain.ability,
       calm: gap(MEETS_CALM, calmChance) / gain.calm,

@@ -1,7 +1,16 @@
 import { daysBetween, holdSeconds, type Day, type Side } from '../answer'
 import { isLoad } from '../counters'
 import { rungName, stepOf, type Program, type Step } from '../program'
-import { chancesAt, sideViews, stepState, trackKey, WORK_CHANCE, type State, type Views } from '../readiness'
+import {
+  chancesAt,
+  sideViews,
+  stepState,
+  trackKey,
+  WORK_CHANCE,
+  type State,
+  type TrackView,
+  type Views,
+} from '../readiness'
 import type { Goal } from './goals'
 import type { OpenStep, OpenTrack } from './open-steps'
 import type { Learner } from './shortfall'
@@ -171,7 +180,7 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
   const asks = step.kind === 'hold' ? HOLDS_A_SIDE * tracks.length : BURST_ASKS
   const opening = shareAsks(tracks, first, asks)
   const asked = asksASide(open, opening)
-  const gains = gainsOf(making, asked, step.requiredRung, visits)
+  const gains = gainsOf(making, asked, Math.max(step.requiredRung, goal.rung), visits)
   const rungOn = (side: Side, visit: number): number =>
     gains[tracks.findIndex((track) => track.side === side)]![visit]!.rung
   const sides = Array.from({ length: visits }, (_, visit) =>
@@ -191,6 +200,14 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
   }
 }
 
+/** Where the path wants a rung beyond the required one, the hardest on the way to it that is likely to go well. */
+const beyondRequired = (step: Step, goal: Goal, view: TrackView, rung: number): number => {
+  if (goal.rung <= step.requiredRung || rung < step.requiredRung) return rung
+  let at = rung
+  while (at < goal.rung && chancesAt(view, at + 1).chance >= WORK_CHANCE) at++
+  return at
+}
+
 /** Where the step stands today and every way it may be worked. */
 export const candidateFor = (
   learner: Learner,
@@ -206,8 +223,12 @@ export const candidateFor = (
   const gateTop = heldBy ? heldBy.from - 1 : step.rungs.length
   const top = Math.min(gateTop, allowed?.rung ?? Infinity)
   if (top < 1) return null
-  const rungOf = ({ side, rung }: OpenTrack): number =>
-    Math.min(rung, top, today.smaller.get(trackKey(step.key, side)) ?? Infinity)
+  const rungOf = ({ side, rung, view }: OpenTrack): number =>
+    Math.min(
+      beyondRequired(step, goal, view, rung),
+      top,
+      today.smaller.get(trackKey(step.key, side)) ?? Infinity,
+    )
   const lowered = { ...open, tracks: open.tracks.map((track) => ({ ...track, rung: rungOf(track) })) }
   const first = firstSide(lowered.tracks, on)
   const making = { program, learner, on, goal, open: lowered, first, top }

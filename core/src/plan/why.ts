@@ -61,12 +61,13 @@ export const rungReason = ({ open, top, topRule }: Candidate): string => {
   const lowest = Math.min(...tracks.map(({ rung }) => rung))
   const at = `opens at rung ${lowest}, “${rungName(step, lowest)}”`
   if (topRule !== null && lowest === top) return `${at}: ${topRule}`
-  if (heldBy && lowest === heldBy.from - 1) return `${at}: the ${heldBy.name} gate is shut above it`
+  if (heldBy && lowest === heldBy.from - 1) return `${at}: shut above it, ${heldBy.words}`
   const view = tracks.find(({ rung }) => rung === lowest)!.view
   if (view.answers === 0) return `${at}: the first time starts at the bottom`
   if (lowest === step.requiredRung) return `${at}: where it has to be`
+  if (lowest > step.requiredRung) return `${at}: the path asks for it further up`
   if (lowest < view.workRung) return `${at}: the last day ended hard, so one rung smaller`
-  return view.byRung[lowest - 1]!.chance >= WORK_CHANCE
+  return chancesAt(view, lowest).chance >= WORK_CHANCE
     ? `${at}: the hardest that is likely to go well`
     : `${at}: small enough to find out`
 }

@@ -1,4 +1,5 @@
 import { needsFrom } from './catalogue'
+import type { Exposure } from './exposure'
 import type { NeedRef } from './step'
 
 /** Rules that close a gate outright; none can be overruled. */
@@ -24,6 +25,8 @@ export interface Gate {
   readonly key: string
   readonly name: string
   readonly guards: Guarded
+  /** What it guards wherever it stands on the path: a rung that exposes to all of one of these sets. */
+  readonly exposures?: readonly (readonly Exposure[])[]
   /** Steps or roles that must be Solid, on every side. */
   readonly solid: readonly NeedRef[]
   /** Its steps are not fixed: the yard ticks them for each horse. */
@@ -40,6 +43,7 @@ export interface Gate {
 }
 
 interface GateText {
+  readonly exposures?: readonly (readonly Exposure[])[]
   readonly solid?: string
   readonly met?: string
   readonly stops?: readonly StopRule[]
@@ -61,6 +65,7 @@ const gate = (key: string, name: string, guards: string | Guarded, text: GateTex
     key,
     name,
     guards: typeof guards === 'string' ? stepFrom(guards) : guards,
+    exposures: text.exposures ?? [],
     solid: needsFrom(text.solid ?? ''),
     ticked: text.ticked ?? false,
     met: needsFrom(text.met ?? ''),
@@ -83,22 +88,33 @@ export const GATES: readonly Gate[] = [
     { solid: 'foot-front foot-hind lead-up', met: 'stand@2' },
   ),
   gate('tie-fast', 'Tie fast', 'tie@3', {
+    exposures: [['tied-fast']],
     solid: 'give-to-halter lead-up step-back',
     met: 'yield-hind@2 tie@2',
     stops: ['safe-rail'],
   }),
   gate('first-bit', 'First bit', 'give-to-bit', {
+    exposures: [['contact']],
     solid: 'carry-bit bend step-back',
     stops: ['mouth-check', 'age'],
     leastMonths: 30,
   }),
   gate('first-saddle', 'First saddle', 'surcingle', {
+    exposures: [['girth']],
     solid: 'girth-rope pad-blanket rope-over yield-hind send stop-on-circle',
     met: 'flag@3',
     stops: ['saddle-check', 'age'],
     leastMonths: 30,
   }),
+  // Part of a weight in the stirrup from 30 months; a whole person is bound to 36 by what the rung exposes to.
+  gate('first-weight', 'First weight', 'weight-in-stirrup@3', {
+    exposures: [['weight']],
+    solid: 'person-above stand come-to-block yield-hind bend',
+    stops: ['helper', 'helmet', 'veterinary-hold', 'age', 'incident'],
+    leastMonths: 30,
+  }),
   gate('first-time-up', 'First time up', 'lie-over', {
+    exposures: [['mounted'], ['whole-weight', 'girth']],
     solid:
       'role:go-loose flag person-above yield-hind yield-shoulder bend send stop-on-circle hind-in-motion turn-on-line step-back stand gap come-to-block saddle-on saddle-wear saddle-move weight-in-stirrup',
     stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'age', 'incident'],
@@ -106,27 +122,32 @@ export const GATES: readonly Gate[] = [
     dueToday: NECK_STEPS,
   }),
   gate('off-the-lead', 'Off the lead', 'ride-go-stop', {
+    exposures: [['off-lead']],
     solid: 'led-ride ride-perimeter-led stand-to-mount',
     met: 'ride-bend@2',
-    stops: ['helper', 'incident'],
+    stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
+    leastMonths: 36,
     dueToday: NECK_STEPS,
     freshDays: 7,
   }),
   gate('first-canter', 'First canter', 'ride-canter', {
+    exposures: [['canter', 'mounted']],
     solid: 'ride-go-stop',
     met: 'ride-steer@2 saddle-move@5',
-    stops: ['age', 'incident'],
+    stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
     leastMonths: 36,
     freshDays: 7,
   }),
-  gate('ride-out', 'Ride out', 'ride-out@2', {
+  gate('ride-out', 'Ride out', 'ride-out', {
+    exposures: [['out']],
     solid: 'ride-bend ride-go-stop ride-steer ride-perimeter',
     met: 'strange-places@3',
-    stops: ['company'],
+    stops: ['company', 'helmet', 'veterinary-hold', 'saddle-check', 'incident'],
   }),
   gate('first-fence', 'First fence', 'ride-small-fence', {
+    exposures: [['jump']],
     solid: 'ride-poles ride-canter',
-    stops: ['age'],
+    stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
     leastMonths: 48,
   }),
   gate(

@@ -3,6 +3,16 @@ export { cardFor, cardOf, GENERAL_CAUTIONS, type StepCard } from './cards'
 export { CARD_PARTS, type CardPart, type CardWords } from './card-words'
 export { CATALOGUE } from './catalogue'
 export { GATES as GATES_THAT_SHIP, type Gate, type Guarded, type StopRule } from './gate'
+export {
+  EFFORTS,
+  EXPOSURE_WORDS,
+  EXPOSURES,
+  exposuresAt,
+  type Effort,
+  type Exposure,
+  type RungExposures,
+} from './exposure'
+export { firstGuarded } from './first-guarded'
 export type { JudgedStep } from './judged-step'
 export { FIXED_STOPS, fixedStopsOf, youngestAt } from './law'
 export { markBetween, markOf, marksOf, onLadders, rungAt, sidesAnswered } from './ladder'
@@ -10,6 +20,7 @@ export { MANNER_PARTS, type Manner, type MannerPart, type MannerText } from './m
 export { hardestMark, knownStep } from './known-step'
 export { inOrderOfNeeds } from './order-of-needs'
 export * from './program'
+export { exposureBounds, withSafety } from './safety'
 export * from './schools'
 export * from './step'
 export { TROUBLES, troublesFrom, type Trouble } from './troubles'

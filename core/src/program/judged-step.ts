@@ -1,5 +1,6 @@
 import type { Kind } from '../answer'
 import type { Need } from '../belief'
+import type { RungExposures } from './exposure'
 
 /** What the judgement must know of a step. */
 export interface JudgedStep {
@@ -11,4 +12,6 @@ export interface JudgedStep {
   readonly allRound: boolean
   /** The step's own need, where a neck hangs on it. */
   readonly need?: Need | undefined
+  /** What each rung puts at risk; documents from before this was told have it worked out when they are read. */
+  readonly exposures?: RungExposures | undefined
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { FEET_FIRST } from './schools'
-import { gateGuarding, postsAt, rungNeeded, stepOf, stepsMeeting, stepsOfRole } from './program'
+import { gatesGuarding, postsAt, rungNeeded, stepOf, stepsMeeting, stepsOfRole } from './program'
 import { rungName, sidesOf, STAGES } from './step'
 
 const step = (key: string) => stepOf(FEET_FIRST, key)!
@@ -22,11 +22,19 @@ describe('looking things up in a program', () => {
   })
 
   it('knows which rungs a gate closes', () => {
-    expect(gateGuarding(FEET_FIRST, 'halter-on', 3)).toBeUndefined()
-    expect(gateGuarding(FEET_FIRST, 'halter-on', 4)?.key).toBe('halter')
-    expect(gateGuarding(FEET_FIRST, 'tie', 5)?.key).toBe('tie-fast')
+    const at = (key: string, rung: number) => keys(gatesGuarding(FEET_FIRST, key, rung))
+    expect(at('halter-on', 3)).toEqual([])
+    expect(at('halter-on', 4)).toEqual(['halter'])
+    expect(at('tie', 5)).toEqual(['tie-fast'])
     // The farrier's gate guards a visit, not a rung.
-    expect(gateGuarding(FEET_FIRST, 'foot-front', 7)).toBeUndefined()
+    expect(at('foot-front', 7)).toEqual([])
+    // Wherever an exposure stands on the path, its gate stands before it.
+    expect(at('stand-to-mount', 1)).toEqual([])
+    expect(at('stand-to-mount', 2)).toEqual(['first-saddle', 'first-time-up'])
+    expect(at('over-from-fence', 1)).toEqual(['first-weight'])
+    expect(at('saddle-move', 5)).toEqual(['first-saddle'])
+    expect(at('ride-canter', 1)).toEqual(['first-saddle', 'first-time-up', 'off-the-lead', 'first-canter'])
+    expect(at('poles', 4)).toEqual(['first-fence'])
   })
 
   it('hangs every gate’s post at one step', () => {

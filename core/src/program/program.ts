@@ -1,5 +1,6 @@
 import type { Pace } from '../answer'
 import type { CarryOver } from './carry-over'
+import { exposuresAt, type Exposure } from './exposure'
 import type { Gate } from './gate'
 import type { Manner } from './manner'
 import type { NeedRef, Role, Step } from './step'
@@ -43,11 +44,33 @@ export const stepsMeeting = (program: Program, need: NeedRef): readonly Step[] =
 
 export const rungNeeded = (need: NeedRef, step: Step): number => need.rung ?? step.requiredRung
 
-/** The gate that closes a rung of a step, if any does. */
-export const gateGuarding = (program: Program, step: string, rung: number): Gate | undefined =>
-  program.gates.find(
-    ({ guards }) => guards.kind === 'step' && guards.step === step && rung >= guards.fromRung,
-  )
+/** Whether a gate asks for this rung to be Solid: it cannot wait for what it stands on. */
+const isAskedFor = ({ solid }: Gate, step: Step, rung: number): boolean =>
+  solid.some((need) => need.step === step.key && rung <= (need.rung ?? step.requiredRung))
+
+const guardsExposure = ({ exposures = [] }: Gate, exposed: readonly Exposure[]): boolean =>
+  exposures.some((all) => all.length > 0 && all.every((one) => exposed.includes(one)))
+
+const guardsRung = (gate: Gate, step: Step, rung: number): boolean => {
+  const { guards } = gate
+  if (guards.kind === 'step' && guards.step === step.key && rung >= guards.fromRung) return true
+  return guardsExposure(gate, exposuresAt(step, rung)) && !isAskedFor(gate, step, rung)
+}
+
+const guarding = new WeakMap<Program, Map<string, readonly Gate[]>>()
+
+/** The gates that close a rung of a step: those that stand before it, and those that guard what it exposes to. */
+export const gatesGuarding = (program: Program, key: string, rung: number): readonly Gate[] => {
+  const known = guarding.get(program) ?? new Map<string, readonly Gate[]>()
+  guarding.set(program, known)
+  const at = `${key}@${rung}`
+  const found = known.get(at)
+  if (found) return found
+  const step = stepOf(program, key)
+  const gates = step ? program.gates.filter((gate) => guardsRung(gate, step, rung)) : []
+  known.set(at, gates)
+  return gates
+}
 
 /** The gates whose post hangs before (or, for an event, after) this step. */
 export const postsAt = (program: Program, step: string): readonly Gate[] =>
@@ -62,10 +85,37 @@ const grown = (
   return all
 }
 
-/** The steps whose tracks may change when one of these does: itself and all it carries over to. */
+/** The steps a gate looks at, and the steps with a rung that it guards. */
+const gateLinks = (program: Program) =>
+  program.gates.map((gate) => ({
+    asks: [...gate.solid, ...gate.met].flatMap((need) => stepsMeeting(program, need).map(({ key }) => key)),
+    guards: program.steps
+      .filter(({ key, rungs }) => rungs.some((_, i) => gatesGuarding(program, key, i + 1).includes(gate)))
+      .map(({ key }) => key),
+  }))
+
+const links = new WeakMap<Program, ReturnType<typeof gateLinks>>()
+
+const linksOf = (program: Program): ReturnType<typeof gateLinks> => {
+  const known = links.get(program) ?? gateLinks(program)
+  links.set(program, known)
+  return known
+}
+
+/** The steps whose tracks may change when one of these does: itself, all it carries over to, and what a gate opened. */
 export const fedBy = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
-  grown(steps, (step) => program.carryOver.filter(({ from }) => from === step).map(({ to }) => to))
+  grown(steps, (step) => [
+    ...program.carryOver.filter(({ from }) => from === step).map(({ to }) => to),
+    ...linksOf(program)
+      .filter(({ asks }) => asks.includes(step))
+      .flatMap(({ guards }) => guards),
+  ])
 
 /** The steps whose history is needed to work these out again. */
 export const feeding = (program: Program, steps: ReadonlySet<string>): ReadonlySet<string> =>
-  grown(steps, (step) => program.carryOver.filter(({ to }) => to === step).map(({ from }) => from))
+  grown(steps, (step) => [
+    ...program.carryOver.filter(({ to }) => to === step).map(({ from }) => from),
+    ...linksOf(program)
+      .filter(({ guards }) => guards.includes(step))
+      .flatMap(({ asks }) => asks),
+  ])

@@ -1,5 +1,6 @@
 import type { Side } from '../answer'
 import type { CardWords } from './card-words'
+import type { Effort } from './exposure'
 import type { JudgedStep } from './judged-step'
 
 /** A role names an end that schools reach by different steps. */
@@ -28,6 +29,8 @@ export interface Step extends JudgedStep {
   readonly card?: CardWords
   readonly needs: readonly NeedRef[]
   readonly roles: readonly Role[]
+  /** How much it asks of legs and nerves; free where it is not said. */
+  readonly effort?: Effort
 }
 
 export const STAGES: readonly string[] = [

@@ -9,6 +9,8 @@ export interface Trouble {
   readonly steps: readonly string[]
   /** Causes in the body or the tack that are looked at first. */
   readonly lookFirst: readonly ('vet' | 'teeth' | 'saddle')[]
+  /** What is done at once, before any step is looked at. */
+  readonly atOnce: string | null
 }
 
 interface TroubleText {
@@ -16,6 +18,7 @@ interface TroubleText {
   readonly also: string
   readonly steps: string
   readonly lookFirst?: Trouble['lookFirst']
+  readonly atOnce?: string
 }
 
 const TEXTS: Readonly<Record<string, TroubleText>> = {
@@ -28,6 +31,7 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'spooks',
     also: 'shies, jumps at noises, afraid of flags, bags, plastic, tarps, looks at everything, bolts from things',
     steps: 'flag strange-places rope-over',
+    lookFirst: ['vet', 'teeth', 'saddle'],
   },
   kicks: {
     words: 'kicks at legs, says no',
@@ -44,6 +48,7 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'pulls back when tied',
     also: 'breaks ropes, sits back, fights the tie rail, panics tied up',
     steps: 'give-to-halter tie stand',
+    lookFirst: ['vet', 'teeth', 'saddle'],
   },
   'will-not-load': {
     words: 'will not load',
@@ -54,12 +59,21 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'walks off at the block',
     also: 'will not stand to mount, moves away from the mounting block, swings its hips out when mounted',
     steps: 'stand come-to-block',
-    lookFirst: ['saddle'],
+    lookFirst: ['vet', 'teeth', 'saddle'],
   },
   'no-brakes': {
     words: 'no brakes in a fright',
     also: 'bolts, runs off with the rider, does not stop, takes off',
     steps: 'yield-hind bend',
+    lookFirst: ['vet', 'teeth', 'saddle'],
+  },
+  'bucks-or-rears': {
+    words: 'bucks or rears under a person',
+    also: 'broncs, plunges, naps, goes up, throws the rider, humps its back when mounted',
+    steps: 'saddle-move weight-in-stirrup lie-over surcingle saddle-on saddle-wear foot-in sit',
+    lookFirst: ['vet', 'teeth', 'saddle'],
+    atOnce:
+      'Get off, and nobody up. Record it under Incidents, have the vet look, and then begin again at the saddle, stages 6 and 7.',
   },
   'bad-for-farrier': {
     words: 'bad for the farrier',
@@ -110,12 +124,13 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
 }
 
 export const TROUBLES: readonly Trouble[] = Object.entries(TEXTS).map(
-  ([key, { words, also, steps, lookFirst }]) => ({
+  ([key, { words, also, steps, lookFirst, atOnce }]) => ({
     key,
     words,
     also: also.split(', '),
     steps: steps.split(' '),
     lookFirst: lookFirst ?? [],
+    atOnce: atOnce ?? null,
   }),
 )
 

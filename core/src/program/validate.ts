@@ -1,6 +1,7 @@
 import { rungNeeded, stepOf, stepsMeeting, type Program } from './program'
 import type { Flaw } from './flaw'
 import { lawFlaws } from './law'
+import { exposureFlaws } from './safety'
 import { marksOf } from './ladder'
 import type { NeedRef, Step } from './step'
 
@@ -200,5 +201,6 @@ export const flawsOf = (program: Program): readonly Flaw[] => [
   ...gateFlaws(program),
   ...carryFlaws(program),
   ...lawFlaws(program),
+  ...exposureFlaws(program),
   ...pathFlaws(program),
 ]

@@ -4,10 +4,11 @@ import type { Answer, Side } from '../answer'
 import { meanAbility, STANDARD_MODEL as MODEL } from '../belief'
 import { FEET_FIRST, stepOf, type Gate } from '../program'
 import { gateVerdict } from './gates'
-import { replayHorse, startingMean, trackKey, viewOf, viewsOf, type TrackedAnswer } from './horse'
+import type { Facts } from '../facts'
+import { replayHorse, startingMean, viewOf, viewsOf, type TrackedAnswer } from './horse'
 import { needStanding, unmetNeeds } from './needs'
 import { sideGap, stepState } from './step-view'
-import type { Facts } from './stops'
+import { trackKey } from './track-key'
 
 const gate = (key: string): Gate => FEET_FIRST.gates.find((one) => one.key === key)!
 const FACTS: Facts = { born: '2022-04-01', checks: [], incidents: [], confirmed: [], handOver: [] }
@@ -151,15 +152,38 @@ describe('stops', () => {
     expect(stopsFor('first-time-up', { confirmed, checks: [hold] }, day(10))).toEqual([])
   })
 
-  it('close the gates above a serious incident for three days and until its step passed again', () => {
-    const bolt = { kind: 'bolt', on: day(8), step: 'send', serious: true } as const
-    expect(stopsFor('first-time-up', { confirmed, incidents: [bolt] }, day(10))).toEqual(['incident'])
-    expect(stopsFor('first-time-up', { confirmed, incidents: [bolt] }, day(12))).toEqual(['incident'])
-    const again = solidLog(['send'], 1).map((one) => ({ ...one, day: day(12) }))
-    expect(verdictOf('first-time-up', again, day(12), { confirmed, incidents: [bolt] }).stops).toEqual([])
+  it('close what is done under a person after a bolt for three days, and until the brakes pass again', () => {
+    const bolt = { kind: 'bolt', on: day(8), step: 'sit', rung: 1, mounted: true } as const
+    const told = { confirmed, incidents: [bolt] }
+    expect(stopsFor('first-time-up', told, day(10))).toEqual(['incident'])
+    expect(stopsFor('first-time-up', told, day(12))).toEqual(['incident'])
+    const again = solidLog(['bend', 'yield-hind', 'stand'], 1).map((one) => ({ ...one, day: day(12) }))
+    expect(verdictOf('first-time-up', again, day(12), told).stops).toEqual([])
+    expect(verdictOf('first-time-up', again.slice(0, 2), day(12), told).stops).toMatchObject([
+      {
+        rule: 'incident',
+        words: expect.stringMatching(/until hind yield and stand have passed|until .*stand/),
+      },
+    ])
     expect(
-      stopsFor('first-time-up', { confirmed, incidents: [{ ...bolt, serious: false }] }, day(8)),
+      stopsFor('first-time-up', { confirmed, incidents: [{ ...bolt, mounted: false }] }, day(8)),
     ).toEqual([])
+  })
+})
+
+describe('a need at a rung', () => {
+  it('is not met by answers on an easier one, however good', () => {
+    const easier = solidLog(['first-touch'], 6, { rung: 1, grade: 0 })
+    const need = { step: 'first-touch', rung: 2 }
+    expect(needStanding(FEET_FIRST, judgedOn(easier, day(12)), need)).toMatchObject({
+      met: false,
+      words: expect.stringMatching(/never asked there/),
+    })
+    const asked = [
+      ...easier,
+      ...solidLog(['first-touch'], 1, { rung: 2, grade: 0 }).map((one) => ({ ...one, day: day(11) })),
+    ]
+    expect(needStanding(FEET_FIRST, judgedOn(asked, day(12)), need)).toMatchObject({ met: true })
   })
 })
 
@@ -182,11 +206,12 @@ describe('needs', () => {
 
   it('open a step when all are met', () => {
     const halter = stepOf(FEET_FIRST, 'halter-on')!
-    expect(unmetNeeds(FEET_FIRST, judgedOn([], day(0)), halter).map(({ step }) => step.key)).toEqual([
-      'head-rub',
-      'draw',
-    ])
-    expect(unmetNeeds(FEET_FIRST, judgedOn(solidLog(['head-rub', 'draw']), day(8)), halter)).toEqual([])
+    expect(
+      unmetNeeds(FEET_FIRST, judgedOn([], day(0)), { step: halter, rung: 1 }).map(({ step }) => step.key),
+    ).toEqual(['head-rub', 'draw'])
+    expect(
+      unmetNeeds(FEET_FIRST, judgedOn(solidLog(['head-rub', 'draw']), day(8)), { step: halter, rung: 1 }),
+    ).toEqual([])
   })
 })
 

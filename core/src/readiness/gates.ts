@@ -1,21 +1,11 @@
 import { count, daysBetween, type Day, type Place, type Side } from '../answer'
-import {
-  cardFor,
-  rungNeeded,
-  sidesOf,
-  stepOf,
-  stepsMeeting,
-  type Gate,
-  type NeedRef,
-  type Program,
-  type Step,
-} from '../program'
-import { sideViews, trackKey, type Views } from './horse'
-import { chancesAt, STATES, type TrackView } from './judge'
-import { needStanding, trackMeets } from './needs'
+import { cardFor, rungNeeded, sidesOf, stepOf, type Gate, type Program, type Step } from '../program'
+import type { Facts } from '../facts'
+import { chancesAt, type TrackView } from './judge'
+import { stepFor, trackMeets } from './needs'
 import { missesInWords, missingInWords, sideKnownFrom } from './reasons'
-import { stepState } from './step-view'
-import { CONFIRM_WORDS, stopsOf, type Confirmation, type Facts, type Stop } from './stops'
+import { CONFIRM_WORDS, isToConfirm, stopsOf, type Stop } from './stops'
+import { trackKey, type Views } from './track-key'
 
 export type Verdict = 'go' | 'check-first' | 'not-yet' | 'stop'
 
@@ -52,6 +42,8 @@ export interface GateVerdict {
   readonly name: string
   readonly day: Day
   readonly verdict: Verdict
+  /** How its tracks stand, whatever its stops say. */
+  readonly ready: Exclude<Verdict, 'stop'>
   readonly sentence: string
   readonly stops: readonly Stop[]
   readonly tracks: readonly GateTrack[]
@@ -94,14 +86,6 @@ const looked = (
   }
 }
 
-/** Of the steps that can fill a role, the one that is furthest. */
-const bestForSolid = (program: Program, views: Views, need: NeedRef): Step | undefined =>
-  [...stepsMeeting(program, need)].sort((a, b) => {
-    const state = (step: Step): number => STATES.indexOf(stepState(sideViews(views, step)))
-    const chance = (step: Step): number => Math.min(...sideViews(views, step).map(({ view }) => view.chance))
-    return state(b) - state(a) || chance(b) - chance(a)
-  })[0]
-
 const tickedTracks = (
   program: Program,
   views: Views,
@@ -115,13 +99,13 @@ const tickedTracks = (
 const tracksOf = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): readonly Looked[] => {
   if (gate.ticked) return tickedTracks(program, views, facts.handOver, on)
   const solid = gate.solid.flatMap((need) => {
-    const step = bestForSolid(program, views, need)
+    const step = stepFor(program, views, need)
     return step
       ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'solid', on))
       : []
   })
   const met = gate.met.flatMap((need) => {
-    const step = needStanding(program, views, need)?.step
+    const step = stepFor(program, views, need)
     return step
       ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'met', on))
       : []
@@ -152,11 +136,9 @@ const dueAsk = (gate: Gate, track: Looked, on: Day): DueAsk | null => {
 const guarded = ({ guards }: Gate, program: Program): string =>
   guards.kind === 'event' ? guards.event : (stepOf(program, guards.step)?.name.toLowerCase() ?? guards.step)
 
-const isToConfirm = (rule: string): rule is Confirmation => rule in CONFIRM_WORDS
-
 /** What holds for good first, then all that only has to be confirmed today in one breath. */
 const stopSentence = (stops: readonly Stop[]): string => {
-  const toConfirm = stops.map(({ rule }) => rule as string).filter(isToConfirm)
+  const toConfirm = stops.map(({ rule }) => rule).filter(isToConfirm)
   const others = stops.filter(({ rule }) => !isToConfirm(rule)).map(({ words }) => words)
   const waits =
     toConfirm.length > 0
@@ -206,12 +188,12 @@ const weakestThree = (tracks: readonly Looked[]): readonly Looked[] =>
 const withoutView = ({ view: _view, ...track }: Looked): GateTrack => track
 
 const judgeGate = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): GateVerdict => {
-  const stops = stopsOf(program, gate, views, facts, on)
+  const stops = stopsOf({ program, gate, views, facts, on })
   const tracks = tracksOf(program, gate, views, facts, on)
   const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
   const isShut = tracks.length === 0 || tracks.some(isNotYet)
-  const verdict: Verdict =
-    stops.length > 0 ? 'stop' : isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
+  const ready = isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
+  const verdict = stops.length > 0 ? 'stop' : ready
   const likelyMisses = tracks.reduce((sum, { chance, calmChance }) => sum + (1 - chance * calmChance), 0)
   const card = gate.ticked
     ? LEAVING
@@ -221,6 +203,7 @@ const judgeGate = (program: Program, gate: Gate, views: Views, facts: Facts, on:
     name: gate.name,
     day: on,
     verdict,
+    ready,
     sentence: sentenceFor(verdict, gate, program, tracks, due, stops),
     stops,
     tracks: tracks.map(withoutView),

@@ -1,28 +1,17 @@
 import type { Answer, Day, Side } from '../answer'
 import { meanAbility, priorMeanWith, restedTo, type Model } from '../belief'
-import { rungAt, sidesAnswered, sidesOf, stepOf, type Program, type Step } from '../program'
+import { gatesGuarding, rungAt, sidesAnswered, sidesOf, stepOf, type Program, type Step } from '../program'
+import { goneBehind } from './behind'
 import { judge, type TrackView } from './judge'
 import { freshRecord, recordWith, type TrackRecord } from './record'
-
-/** One horse × step × side. */
-export type TrackKey = `${string}/${Side}`
-
-export const trackKey = (step: string, side: Side): TrackKey => `${step}/${side}`
-
-/** The step and the side of a key. */
-export const trackOf = (key: TrackKey): { readonly step: string; readonly side: Side } => {
-  const [step, side] = key.split('/') as [string, Side]
-  return { step, side }
-}
+import type { Behind } from './tally'
+import { trackKey, type Records, type TrackKey, type Views } from './track-key'
 
 /** An answer with the track it belongs to; its rung is the mark that rung carries. */
 export interface TrackedAnswer extends Answer {
   readonly step: string
   readonly side: Side
 }
-
-export type Records = ReadonlyMap<TrackKey, TrackRecord>
-export type Views = ReadonlyMap<TrackKey, TrackView>
 
 /** The tracks of a source step that feed a target's side: the same side, or whichever there are. */
 const sourceSides = (source: Step, target: Step, side: Side): readonly Side[] =>
@@ -54,6 +43,29 @@ export const startingMean = (
   return priorMeanWith(model, sources)
 }
 
+interface Adding {
+  readonly model: Model
+  readonly program: Program
+  readonly records: Records
+  readonly step: Step
+  readonly answer: TrackedAnswer
+}
+
+/** What one more answer says of the gates it went behind, or nothing. */
+const behindWith = ({
+  model,
+  program,
+  records,
+  step,
+  answer,
+}: Adding): Readonly<Record<string, Behind>> | null => {
+  const gone = gatesGuarding(program, step.key, answer.rung).flatMap((gate) => {
+    const behind = goneBehind({ model, program, gate, records, on: answer.day })
+    return behind ? [[gate.key, behind] as const] : []
+  })
+  return gone.length > 0 ? Object.fromEntries(gone) : null
+}
+
 /** The records after one more answer; an answer to a step outside the program changes nothing. */
 export const recordsWith = (
   model: Model,
@@ -64,11 +76,16 @@ export const recordsWith = (
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return
   const onLadder = step.marks ? { ...answer, rung: rungAt(step, answer.rung) } : answer
+  const behind = behindWith({ model, program, records, step, answer: onLadder })
   for (const side of sidesAnswered(step, answer.side)) {
     const key = trackKey(step.key, side)
     const before =
       records.get(key) ?? freshRecord(model, startingMean(model, program, step, side, answer.day, records))
-    records.set(key, recordWith(model, step, before, onLadder))
+    const after = recordWith(model, step, before, onLadder)
+    records.set(
+      key,
+      behind ? { ...after, tally: { ...after.tally, behind: { ...after.tally.behind, ...behind } } } : after,
+    )
   }
 }
 

@@ -3,7 +3,7 @@ import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Mod
 import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
 import { countedMisses, movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
-import { DAYS_REMEMBERED, tallyWith, type Marked } from './tally'
+import { DAYS_REMEMBERED, tallyWith, type Behind, type FirstAnswer, type Marked } from './tally'
 import { temperOf, type Temper } from './temper'
 
 export type State = 'new' | 'started' | 'slipped' | 'coming' | 'rusty' | 'solid'
@@ -37,20 +37,45 @@ export interface TrackView extends Chances {
   /** The last eight answers, newest last. */
   readonly recent: readonly Marked[]
   /** Answers on each of the last ten days worked, newest last. */
-  readonly recentDays: readonly { readonly day: Day; readonly answers: number }[]
+  readonly recentDays: readonly {
+    readonly day: Day
+    readonly answers: number
+    readonly first: FirstAnswer | null
+  }[]
+  /** The hardest rung ever answered: no need is met by what was never asked. */
+  readonly hardest: number
+  /** How it stood at the end of its last day worked, before any rest: what a break is measured by. */
+  readonly lastStood: LastStood | null
+  /** Days on which it was asked away from its home pen. */
+  readonly awayDays: number
+  /** Work on it behind gates that were Go, by the gate's key. */
+  readonly behind: Readonly<Record<string, Behind>>
   readonly temper: Temper | null
   readonly logLikelihood: number
   /** Mean ability today; what carries over to other steps. */
   readonly meanAbility: number
 }
 
+/** The hardest rung a track held to at the end of its last day worked, and how. */
+export interface LastStood {
+  readonly state: State
+  readonly rung: number
+  readonly chance: number
+  readonly calmChance: number
+}
+
 /** At or above this chance a rung can be worked on. */
 export const WORK_CHANCE = 0.7
+
+/** At or above this chance of not being tight a need counts as met. */
+export const MEETS_CALM = 0.5
 
 /** At or above this chance the day opens at the required rung. */
 const OPEN_CHANCE = 0.8
 
 const MOST_ASKS = 5
+
+const NOTHING_BEHIND: TrackView['behind'] = {}
 
 const hardestRung = (byRung: readonly Chances[], fits: (chances: Chances) => boolean): number => {
   const index = byRung.findLastIndex(fits)
@@ -64,7 +89,9 @@ const openAt = (
   workRung: number,
 ): number => {
   const last = record.tally.days.at(-1)
-  if (last && (last.lastGrade >= 3 || isTight(last.lastCalm)))
+  // The first time starts at the bottom, whatever carries over.
+  if (!last) return 1
+  if (last.lastGrade >= 3 || isTight(last.lastCalm))
     return Math.min(step.requiredRung, Math.max(1, last.hardestGood - 1))
   return byRung.at(-1)!.chance >= OPEN_CHANCE ? step.requiredRung : workRung
 }
@@ -125,9 +152,30 @@ const chancesByRung = (model: Model, step: JudgedStep, rested: Belief): readonly
     coldChances(model, step, rested, i + 1),
   )
 
+const lastStood = (model: Model, step: JudgedStep, record: TrackRecord): LastStood | null => {
+  const { belief } = record
+  if (belief.lastDay === null) return null
+  const state = stateOn(model, step, record, belief.lastDay)
+  const need = needOf(model, step)
+  for (let rung = step.requiredRung; rung >= 1; rung--) {
+    const { chance, low, calmChance } = coldChances(model, step, belief, rung)
+    if (state === 'solid' || (chance >= need.chance && low >= need.low))
+      return { state, rung, chance, calmChance }
+  }
+  return null
+}
+
 /** The chances of a cold ask at any rung of the ladder. */
 export const chancesAt = (view: TrackView, rung: number): Chances =>
   view.byRung[rung - 1] ?? view.beyond[rung - 1 - view.byRung.length] ?? view
+
+/** The state of a track on a day, without all else that is shown of it. */
+export const stateOn = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): State => {
+  const { tally, belief } = record
+  const rested = restedTo(model, belief, on)
+  const chances = coldChances(model, step, rested, step.requiredRung)
+  return stateOf(model, step, record, solidMisses(model, step, chances, tally, belief, on), chances.chance)
+}
 
 /** A track on the day judged. Answers of later days must not be in the record. */
 export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): TrackView => {
@@ -163,7 +211,11 @@ export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: D
     passedColdToday: last?.day === on && last.coldPass === true,
     lastCold: cold ? { day: cold.day, passed: cold.coldPass === true } : null,
     recent: tally.recent,
-    recentDays: tally.days.map(({ day, answers }) => ({ day, answers })),
+    recentDays: tally.days.map(({ day, answers, first = null }) => ({ day, answers, first })),
+    hardest: tally.hardest ?? 0,
+    lastStood: lastStood(model, step, record),
+    awayDays: tally.awayDays ?? 0,
+    behind: tally.behind ?? NOTHING_BEHIND,
     temper: temperOf(atRequired, tally.answers, belief.daysWorked, onceSolid),
     logLikelihood: belief.logLikelihood,
     meanAbility: meanAbility(rested),

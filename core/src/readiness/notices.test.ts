@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { viewsFrom } from '../../tests/held'
+import { NO_FACTS, type Check, type Facts } from '../facts'
+import { FEET_FIRST } from '../program'
 import { noticesOf } from './notices'
-import { NO_FACTS, type Check } from './stops'
 
 const ON = '2026-05-14'
 const check = (kind: Check['kind'], on: string, change: Partial<Check> = {}): Check => ({
@@ -10,8 +12,14 @@ const check = (kind: Check['kind'], on: string, change: Partial<Check> = {}): Ch
   passed: true,
   ...change,
 })
-const words = (...checks: Check[]): string[] =>
-  noticesOf({ ...NO_FACTS, checks }, ON).map((notice) => `${notice.tone}: ${notice.words}`)
+const told = (facts: Partial<Facts>): string[] =>
+  noticesOf({
+    program: FEET_FIRST,
+    views: viewsFrom([], ON),
+    facts: { ...NO_FACTS, ...facts },
+    on: ON,
+  }).map((notice) => `${notice.tone}: ${notice.words}`)
+const words = (...checks: Check[]): string[] => told({ checks })
 
 describe('what is due', () => {
   it('is hooves six weeks after the last time (common practice, no source)', () => {
@@ -48,15 +56,20 @@ describe('what stops', () => {
     expect(words({ ...hold, until: '2026-05-13' })).toEqual([])
   })
 
-  it('is a serious incident for three days; a lesser one is only told', () => {
-    const told = (on: string, serious: boolean): string[] =>
-      noticesOf({ ...NO_FACTS, incidents: [{ kind: 'buck', on, step: null, serious }] }, ON).map(
-        ({ tone, words }) => `${tone}: ${words}`,
-      )
-    expect(told('2026-05-12', true)).toEqual([
-      'stop: A buck on 2026-05-12: the gates above it are shut to 2026-05-15.',
+  it('is an incident while it keeps anything shut; any other is told for three days, a kick for thirty', () => {
+    const buck = (on: string, mounted: boolean) =>
+      told({ incidents: [{ kind: 'buck', on, step: null, mounted }] })
+    expect(buck('2026-05-12', true)).toEqual([
+      'stop: A buck on 2026-05-12 with a person up: shut to 2026-05-15, and until bend, hind yield and stand have passed a first ask again.',
     ])
-    expect(told('2026-05-13', false)).toEqual(['due: A buck on 2026-05-13.'])
-    expect(told('2026-05-11', true)).toEqual([])
+    expect(buck('2026-05-02', true)[0]).toMatch(
+      /^stop: A buck on 2026-05-02 with a person up: shut until bend/,
+    )
+    expect(buck('2026-05-13', false)).toEqual(['due: A buck on 2026-05-13.'])
+    expect(buck('2026-05-11', false)).toEqual([])
+    expect(told({ incidents: [{ kind: 'kick', on: '2026-04-20', step: null }] })[0]).toMatch(
+      /^due: A kick on .*keep clear/,
+    )
+    expect(told({ incidents: [{ kind: 'kick', on: '2026-04-10', step: null }] })).toEqual([])
   })
 })

@@ -1,5 +1,17 @@
 import { addDays, count, daysBetween, type Day } from '../answer'
-import { holdOn, INCIDENT_DAYS, latestCheck, SADDLE_CHECK_DAYS, type CheckKind, type Facts } from './stops'
+import {
+  dueAfter,
+  holdOn,
+  INCIDENT_WORDS,
+  latestCheck,
+  type Check,
+  type CheckKind,
+  type Facts,
+} from '../facts'
+import type { Program } from '../program'
+import { closingsOf } from './closings'
+import { upperFirst } from './text'
+import type { Views } from './track-key'
 
 /** Something beside the work that must be known before a horse goes out. */
 export interface Notice {
@@ -14,7 +26,7 @@ const HOOF_DAYS = 42
 /** Days ahead from which a date is worth a word. */
 const SOON_DAYS = 7
 
-const DUE_WORDS: Record<Exclude<CheckKind, 'veterinary-hold'>, string> = {
+const DUE_WORDS: Record<Exclude<CheckKind, 'veterinary-hold' | 'vet-look'>, string> = {
   mouth: 'The mouth is to be looked at',
   saddle: 'The saddle is to be checked',
   feet: 'The hooves are due',
@@ -33,16 +45,13 @@ const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   ]
 }
 
-const dueDay = (kind: keyof typeof DUE_WORDS, on: Day, until: Day | null): Day | null => {
-  if (until !== null) return until
-  if (kind === 'feet') return addDays(on, HOOF_DAYS)
-  return kind === 'saddle' ? addDays(on, SADDLE_CHECK_DAYS) : null
-}
+const dueDay = (facts: Facts, check: Check): Day | null =>
+  check.kind === 'feet' && check.until === null ? addDays(check.on, HOOF_DAYS) : dueAfter(facts, check)
 
 const dueNotices = (facts: Facts, on: Day): Notice[] =>
   (Object.keys(DUE_WORDS) as (keyof typeof DUE_WORDS)[]).flatMap((about) => {
     const check = latestCheck(facts.checks, about, on)
-    const due = check && dueDay(about, check.on, check.until)
+    const due = check && dueDay(facts, check)
     return due ? dueIn(DUE_WORDS[about], due, on).map((notice) => ({ about, ...notice })) : []
   })
 
@@ -56,25 +65,46 @@ const failedNotices = (facts: Facts, on: Day): Notice[] =>
   })
 
 const holdNotices = (facts: Facts, on: Day): Notice[] => {
-  const hold = holdOn(facts.checks, on)
-  if (!hold) return []
-  const until = hold.until === null ? 'until further word' : `to ${hold.until}`
-  return [{ about: 'veterinary-hold', tone: 'stop', words: `The vet holds this horse ${until}.` }]
+  const hold = holdOn(facts, on)
+  return hold ? [{ about: 'veterinary-hold', tone: 'stop', words: hold.words }] : []
 }
 
-const incidentNotices = (facts: Facts, on: Day): Notice[] =>
-  facts.incidents
-    .filter((incident) => incident.on <= on && daysBetween(incident.on, on) < INCIDENT_DAYS)
-    .map(({ kind, on: day, serious }) => ({
+/** A kick, a strike or a bite is told for so long, whoever was hurt. */
+const CAUTION_DAYS = 30
+
+const isCaution = ({ kind }: Facts['incidents'][number]): boolean => ['kick', 'strike', 'bite'].includes(kind)
+
+/** What an incident still keeps shut, and what is only to be minded. */
+const incidentNotices = ({ program, views, facts, on }: Noticed): Notice[] => {
+  const shut = closingsOf(program, views, facts, on).filter(({ closes }) =>
+    program.steps.some(({ key, rungs }) => rungs.some((_, i) => closes(key, i + 1))),
+  )
+  const told = new Set(shut.map(({ incident }) => incident))
+  const minded = facts.incidents.filter((incident) => {
+    const days = daysBetween(incident.on, on)
+    return !told.has(incident) && days >= 0 && days < (isCaution(incident) ? CAUTION_DAYS : 3)
+  })
+  return [
+    ...shut.map(({ words }) => ({ about: 'incident' as const, tone: 'stop' as const, words })),
+    ...minded.map(({ kind, on: day }) => ({
       about: 'incident' as const,
-      tone: serious ? ('stop' as const) : ('due' as const),
-      words: `A ${kind} on ${day}${serious ? `: the gates above it are shut to ${addDays(day, INCIDENT_DAYS)}` : ''}.`,
-    }))
+      tone: 'due' as const,
+      words: `${upperFirst(INCIDENT_WORDS[kind])} on ${day}${isCaution({ kind, on: day, step: null }) ? ': keep clear, and a second person at anything within reach' : ''}.`,
+    })),
+  ]
+}
+
+export interface Noticed {
+  readonly program: Program
+  readonly views: Views
+  readonly facts: Facts
+  readonly on: Day
+}
 
 /** What checks and incidents say about a horse today, the gravest first. */
-export const noticesOf = (facts: Facts, on: Day): readonly Notice[] => [
-  ...holdNotices(facts, on),
-  ...incidentNotices(facts, on),
-  ...failedNotices(facts, on),
-  ...dueNotices(facts, on),
+export const noticesOf = (noticed: Noticed): readonly Notice[] => [
+  ...holdNotices(noticed.facts, noticed.on),
+  ...incidentNotices(noticed),
+  ...failedNotices(noticed.facts, noticed.on),
+  ...dueNotices(noticed.facts, noticed.on),
 ]

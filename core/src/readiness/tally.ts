@@ -8,7 +8,7 @@ import {
   type Grade,
   type Place,
 } from '../answer'
-import type { JudgedStep } from '../program'
+import { exposuresAt, type JudgedStep } from '../program'
 
 /** The last day a track was worked, as far as later rules read it. */
 export interface DayWorked {
@@ -21,6 +21,20 @@ export interface DayWorked {
   readonly lastCalm: Calm | null
   /** Whether the day's first answer was a cold pass; `null` if it could not count as one. */
   readonly coldPass: boolean | null
+  /** The day's first answer where it could count, whatever its rung. */
+  readonly first?: FirstAnswer | null
+}
+
+/** The first answer of a day: its rung, and whether it was light and not tight. */
+export interface FirstAnswer {
+  readonly rung: number
+  readonly passed: boolean
+}
+
+/** Work behind a gate: the last day on which it was Go and was then gone through, and the last day of such work since. */
+export interface Behind {
+  readonly went: Day
+  readonly last: Day
 }
 
 /** Grade and calm of an answer, all that a reason in words needs. */
@@ -46,6 +60,12 @@ export interface Tally {
   /** Whether it was Solid at the end of each day worked before the last one; newest last, at most ten. */
   readonly solidEnds: readonly boolean[]
   readonly onceSolid: boolean
+  /** The hardest rung ever answered; 0 before the first answer. */
+  readonly hardest?: number
+  /** Days on which it was asked away from its home pen. */
+  readonly awayDays?: number
+  /** Work on this track behind gates, by the gate's key. */
+  readonly behind?: Readonly<Record<string, Behind>>
 }
 
 export const EMPTY_TALLY: Tally = {
@@ -58,6 +78,8 @@ export const EMPTY_TALLY: Tally = {
   recent: [],
   solidEnds: [],
   onceSolid: false,
+  hardest: 0,
+  awayDays: 0,
 }
 
 export const DAYS_REMEMBERED = 10
@@ -79,7 +101,10 @@ const dayOpened = (answer: Answer, requiredRung: number): DayWorked => ({
   lastGrade: answer.grade,
   lastCalm: answer.calm,
   coldPass: canPassCold(answer) && answer.rung >= requiredRung ? isCleanPass(answer) : null,
+  first: canPassCold(answer) ? { rung: Math.floor(answer.rung), passed: isCleanPass(answer) } : null,
 })
+
+const isAway = (step: JudgedStep, { rung }: Answer): boolean => exposuresAt(step, rung).includes('away')
 
 const dayWith = (today: DayWorked, answer: Answer): DayWorked => ({
   ...today,
@@ -101,6 +126,9 @@ export const tallyWith = (tally: Tally, step: JudgedStep, answer: Answer, cold: 
   return {
     ...tally,
     answers: tally.answers + 1,
+    // A rung that lies between two on another ladder counts as the easier one.
+    hardest: Math.max(tally.hardest ?? 0, Math.floor(answer.rung)),
+    awayDays: (tally.awayDays ?? 0) + (cold && isAway(step, answer) ? 1 : 0),
     atRequired: tally.atRequired + (answer.rung >= step.requiredRung ? 1 : 0),
     days: newest(earlier, dayWith(today, answer), DAYS_REMEMBERED),
     coldPasses:

@@ -9,6 +9,8 @@ export interface ColdAsk {
   readonly side: Side
   readonly rung: number
   readonly reason: string
+  /** What is to be confirmed before it, in words. */
+  readonly provided?: readonly string[]
 }
 
 /** The asks of a sheet as bursts, those of one step together, in the sheet's order. */
@@ -30,6 +32,7 @@ export const coldBursts = (asks: readonly ColdAsk[]): readonly Burst[] => {
       reasons: ofStep.map(({ side, reason }) => (side === 'none' ? reason : `${side}: ${reason}`)),
       kit,
       cautions,
+      provided: [...new Set(ofStep.flatMap(({ provided = [] }) => provided))],
       lightAsk: null,
     }
   })

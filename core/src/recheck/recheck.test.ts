@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { ALL_CONFIRMED, heldLog, inOrder, viewsFrom } from '../../tests/held'
 import { answer } from '../../tests/logs'
 import { workedHorse } from '../../tests/worked-horse'
 import { addDays, type Calm, type Grade } from '../answer'
+import type { Facts } from '../facts'
 import { FEET_FIRST, stepOf } from '../program'
 import { coldBursts } from './bursts'
 import { outcomeOf } from './outcome'
@@ -9,10 +11,13 @@ import { recheckSheet } from './sheet'
 
 const LATER = ['target', 'food-manners', 'over-from-fence', 'turn-front', 'side-strings']
 const worked = workedHorse(21, { upTo: 'weight-in-stirrup', without: LATER })
-const before = worked.viewsOn()
-const after = (days: number) => {
+const after = (days: number, change: Partial<Facts> = {}) => {
   const on = addDays(worked.lastDay, days)
-  return recheckSheet(FEET_FIRST, before, worked.viewsOn(on), on)
+  const views = worked.viewsOn(on)
+  // A first ask of the day opens gates; what is looked at here is the break.
+  const overruled = FEET_FIRST.gates.map(({ key }) => ({ gate: key, byName: 'Ylva Tarn' }))
+  const facts = inOrder(on, { overruled, confirmed: ALL_CONFIRMED, ...change })
+  return recheckSheet({ program: FEET_FIRST, views, facts }, views, on)
 }
 
 describe('a re-check sheet', () => {
@@ -47,14 +52,43 @@ describe('a re-check sheet', () => {
     }
   })
 
+  it('looks at the break of each skill, not of the horse: one worked yesterday was off for two years on the others', () => {
+    const on = addDays(worked.lastDay, 720)
+    const yesterday = ['lead-up', 'stand'].flatMap((key) =>
+      heldLog({
+        lastDay: addDays(on, -1),
+        days: 1,
+        without: FEET_FIRST.steps.map((s) => s.key).filter((s) => s !== key),
+      }),
+    )
+    const old = heldLog({ lastDay: addDays(on, -720), days: 6, grade: 0 })
+    const horse = { program: FEET_FIRST, views: viewsFrom([...old, ...yesterday], on), facts: inOrder(on) }
+    const { asks, lastDay } = recheckSheet(horse, horse.views, on)
+    expect(lastDay).toBe(addDays(on, -1))
+    expect(asks.length).toBeGreaterThan(8)
+    expect(asks.some(({ step }) => step === 'lead-up' || step === 'stand')).toBe(false)
+  })
+
+  it('lists nothing behind a gate that is shut, and says what it waits for; the vet’s hold empties it', () => {
+    const shut = after(720, { overruled: [] })
+    expect(shut.asks.some(({ step }) => ['surcingle', 'saddle-on', 'saddle-move'].includes(step))).toBe(false)
+    expect(shut.waits.map(({ words }) => words).join()).toMatch(/First saddle first/)
+    const hold = { kind: 'veterinary-hold', on: worked.lastDay, until: null, passed: false } as const
+    const held = after(720, { checks: [hold] })
+    expect(held.asks).toEqual([])
+    expect(held.waits).toMatchObject([{ words: 'The vet holds this horse until further word.' }])
+  })
+
   it('is empty for a horse without answers', () => {
     const untouched = workedHorse(1, { upTo: 'settle-in-pen', without: ['settle-in-pen'] }).viewsOn()
-    expect(recheckSheet(FEET_FIRST, untouched, untouched, '2026-09-01')).toEqual({
+    const horse = { program: FEET_FIRST, views: untouched, facts: inOrder('2026-09-01') }
+    expect(recheckSheet(horse, untouched, '2026-09-01')).toEqual({
       lastDay: null,
       gapDays: 0,
       asks: [],
       held: 0,
       leftOver: 0,
+      waits: [],
     })
   })
 

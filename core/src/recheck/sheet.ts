@@ -1,6 +1,15 @@
 import { daysBetween, type Day, type Side } from '../answer'
 import { rungName, sidesOf, stepsMeeting, type Program, type Step } from '../program'
-import { chancesAt, trackKey, type State, type TrackKey, type TrackView, type Views } from '../readiness'
+import { isPermitted, permit, type Permit, type PermitHorse } from '../permit'
+import {
+  chancesAt,
+  trackKey,
+  type LastStood,
+  type State,
+  type TrackKey,
+  type TrackView,
+  type Views,
+} from '../readiness'
 
 /** One cold ask of a re-check sheet. */
 export interface Recheck {
@@ -14,18 +23,21 @@ export interface Recheck {
   /** The chance of a light first ask now, at this rung. */
   readonly chance: number
   readonly reason: string
+  readonly provided: readonly string[]
 }
 
 export interface RecheckSheet {
   readonly lastDay: Day | null
   /** Calendar days since then. */
   readonly gapDays: number
-  /** In the order in which they are safe to ask. */
+  /** In the order of the path: ground before tack before weight. */
   readonly asks: readonly Recheck[]
   /** Tracks that held before the break. */
   readonly held: number
   /** Of the first asks that are not on the sheet, how many the break is likely to have spoilt. */
   readonly leftOver: number
+  /** What held and may not be asked yet, and why: it comes on once that is open. */
+  readonly waits: readonly { readonly name: string; readonly words: string }[]
 }
 
 /** The sheet is long enough when fewer than this many spoilt first asks are likely to be left off it. */
@@ -41,28 +53,26 @@ interface Held {
   readonly step: Step
   readonly side: Side
   readonly rung: number
-  readonly before: TrackView
+  readonly before: LastStood
   readonly now: TrackView
+  readonly permit: Permit
   /** How much likelier a bad first ask has become through the break. */
   readonly spoilt: number
 }
 
-const sureness = (view: TrackView, rung: number): number => {
-  const { chance, calmChance } = chancesAt(view, rung)
-  return chance * calmChance
-}
+const sureness = ({ chance, calmChance }: Pick<LastStood, 'chance' | 'calmChance'>): number =>
+  chance * calmChance
 
-const heldRung = (step: Step, view: TrackView): number =>
-  view.state === 'solid' || view.state === 'rusty' ? step.requiredRung : view.holdsToRung
-
-const heldBefore = (program: Program, before: Views, today: Views): readonly Held[] =>
-  program.steps.flatMap((step) =>
+/** The tracks that held at the end of their own last day worked, and what their own break has done to each. */
+const heldBefore = (horse: PermitHorse, eve: Views, on: Day): readonly Held[] =>
+  horse.program.steps.flatMap((step) =>
     sidesOf(step).flatMap((side): Held[] => {
-      const was = before.get(trackKey(step.key, side))!
-      const now = today.get(trackKey(step.key, side))!
-      const rung = was.answers === 0 ? 0 : heldRung(step, was)
-      const spoilt = rung === 0 ? 0 : sureness(was, rung) - sureness(now, rung)
-      return rung === 0 ? [] : [{ step, side, rung, before: was, now, spoilt: Math.max(0, spoilt) }]
+      const now = eve.get(trackKey(step.key, side))!
+      const before = now.lastStood
+      if (before === null) return []
+      const { rung } = before
+      const spoilt = Math.max(0, sureness(before) - sureness(chancesAt(now, rung)))
+      return [{ step, side, rung, before, now, spoilt, permit: permit(horse, { step: step.key, rung }, on) }]
     }),
   )
 
@@ -104,7 +114,6 @@ const namesOf = (held: readonly Held[]): string =>
 
 const toRecheck = (program: Program, held: Held, all: readonly Held[]): Recheck => {
   const { step, side, rung, before, now } = held
-  const was = chancesAt(before, rung).chance
   const { chance } = chancesAt(now, rung)
   const told = toldOf(program, held, all)
   return {
@@ -113,8 +122,9 @@ const toRecheck = (program: Program, held: Held, all: readonly Held[]): Recheck 
     side,
     rung,
     rungName: rungName(step, rung),
-    was: { state: before.state, chance: was },
+    was: { state: before.state, chance: before.chance },
     chance,
+    provided: held.permit.because.map(({ words }) => words),
     reason: told.length > 0 ? `Tells of ${namesOf(told)} too` : 'Nothing else on the sheet tells of it',
   }
 }
@@ -125,19 +135,34 @@ const lastDayOf = (today: Views): Day | null =>
     null,
   )
 
+/** Each reason once, with the steps it keeps off the sheet. */
+const waiting = (held: readonly Held[]): RecheckSheet['waits'] => {
+  const byReason = new Map<string, string[]>()
+  for (const { step, permit: said } of held) {
+    const words = said.because[0]!.words
+    const names = byReason.get(words) ?? []
+    byReason.set(words, names.includes(step.name) ? names : [...names, step.name])
+  }
+  return [...byReason].map(([words, names]) => ({ name: names.join(', '), words }))
+}
+
 /**
- * The fewest first asks that tell what a break has spoilt, in the order of the path: first those that others stand on.
- * `before` is the horse as it stood at the end of its last day worked, `today` the same after the rest.
+ * The fewest first asks that tell what a break has spoilt, in the order of the path, each track measured by its own
+ * break. `eve` is how the horse stood on the evening before, so that what is asked today does not change the sheet it
+ * is asked from; what the permit refuses today is not on it.
  */
-export const recheckSheet = (program: Program, before: Views, today: Views, on: Day): RecheckSheet => {
-  const all = heldBefore(program, before, today)
+export const recheckSheet = (horse: PermitHorse, eve: Views, on: Day): RecheckSheet => {
+  const { program } = horse
+  const held = heldBefore(horse, eve, on)
+  const all = held.filter(({ permit: said }) => isPermitted(said))
   const { asks, leftOver } = chosenFrom(program, all)
-  const lastDay = lastDayOf(today)
+  const lastDay = lastDayOf(eve)
   return {
     lastDay,
     gapDays: lastDay === null ? 0 : daysBetween(lastDay, on),
     asks: all.filter((held) => asks.includes(held)).map((held) => toRecheck(program, held, all)),
-    held: all.length,
+    held: held.length,
     leftOver,
+    waits: waiting(held.filter((one) => !all.includes(one) && one.spoilt > 0)),
   }
 }

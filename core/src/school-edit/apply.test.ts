@@ -1,6 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FEET_FIRST, flawsOf, GATES_THAT_SHIP, marksOf, SCHOOLS, stepOf, type Program } from '../program'
+import {
+  FEET_FIRST,
+  flawsOf,
+  GATES_THAT_SHIP,
+  gatesGuarding,
+  marksOf,
+  SCHOOLS,
+  stepOf,
+  withSafety,
+  type Exposure,
+  type Program,
+  type Step,
+} from '../program'
 import { applyEdit } from './apply'
 import { copyOfSchool, stepsLeftOut } from './copy'
 import type { Edit } from './edits'
@@ -83,11 +95,14 @@ describe('steps', () => {
 describe('the law and the vet', () => {
   it('keep their stops', () => {
     for (const stop of ['veterinary-hold', 'age', 'helmet'] as const)
-      expect(refusal({ do: 'gate-stop', gate: 'first-time-up', stop, on: false })).toMatch(/law and vet/)
+      expect(refusal({ do: 'gate-stop', gate: 'first-time-up', stop, on: false })).toMatch(
+        /stricter, not looser/,
+      )
     expect(refusal({ do: 'gate-stop', gate: 'first-bit', stop: 'mouth-check', on: false })).toMatch(
       /mouth check/,
     )
-    expect(refusal({ do: 'gate-stop', gate: 'tie-fast', stop: 'safe-rail', on: false })).toBe('')
+    expect(refusal({ do: 'gate-stop', gate: 'tie-fast', stop: 'safe-rail', on: false })).toMatch(/safe rail/)
+    expect(refusal({ do: 'gate-stop', gate: 'tie-fast', stop: 'helmet', on: true })).toBe('')
   })
 
   it('let ages be raised and not lowered', () => {
@@ -97,7 +112,82 @@ describe('the law and the vet', () => {
 
   it('stand in every gate of every school that ships', () => {
     for (const school of SCHOOLS) expect(flawsOf(school)).toEqual([])
-    expect(GATES_THAT_SHIP.length).toBe(11)
+    expect(GATES_THAT_SHIP.length).toBe(12)
+  })
+})
+
+describe('what a rung puts at risk', () => {
+  it('cannot be taken off a rung that ships, and can be added', () => {
+    const on = (exposures: readonly Exposure[]) =>
+      ({ do: 'expose', step: 'drive', rung: 1, exposures }) as const
+    expect(refusal(on([]))).toMatch(/“lines” cannot be taken off/)
+    expect(refusal(on(['lines', 'reach']))).toBe('')
+  })
+
+  it('of a rung that is put in is that of the rungs beside it', () => {
+    const program = after({
+      do: 'add-rung',
+      step: 'tie',
+      rung: 3,
+      words: 'once round the rail, held in the hand',
+    })
+    const tie = stepOf(program, 'tie')!
+    expect(tie.exposures).toEqual([
+      ['tied'],
+      ['tied'],
+      ['tied', 'tied-fast'],
+      ['tied-fast'],
+      ['tied-fast'],
+      ['tied-fast'],
+    ])
+    expect(refusal({ do: 'expose', step: 'tie', rung: 3, exposures: ['tied-fast'] }, program)).toMatch(
+      /cannot be taken off/,
+    )
+  })
+
+  it('of a step of the yard’s own is at least what the steps on both sides of it share', () => {
+    const own: Step = {
+      ...stepOf(OWN, 'ride-steer')!,
+      key: 'own-serpentines',
+      name: 'Serpentines',
+      needs: [{ step: 'ride-go-stop', rung: 2 }],
+      exposures: [],
+    }
+    const { exposures: _told, ...plain } = own
+    const program = after({ do: 'add-step', step: plain, before: 'ride-perimeter' })
+    expect(stepOf(program, 'own-serpentines')!.exposures![0]).toEqual(['girth', 'mounted', 'off-lead'])
+    expect(gatesGuarding(program, 'own-serpentines', 1).map(({ key }) => key)).toContain('off-the-lead')
+    expect(refusal({ do: 'expose', step: 'own-serpentines', rung: 1, exposures: [] }, program)).toMatch(
+      /cannot be taken off/,
+    )
+  })
+
+  it('keeps its gate when the step at its post leaves', () => {
+    const program = after({ do: 'remove-step', step: 'surcingle' })
+    const gate = program.gates.find(({ key }) => key === 'first-saddle')!
+    expect(gate.guards).toEqual({ kind: 'step', step: 'side-strings', fromRung: 1 })
+    expect(gatesGuarding(program, 'saddle-on', 1)).toContain(gate)
+  })
+})
+
+describe('a school from before rungs said what they put at risk', () => {
+  it('reads as strict as what ships, with the gates that came since', () => {
+    const { gates, steps, ...rest } = OWN
+    const old: Program = {
+      ...rest,
+      steps: steps.map(({ exposures: _e, effort: _f, ...step }) => step),
+      gates: gates
+        .filter(({ key }) => key !== 'first-weight')
+        .map(({ exposures: _e, stops, ...gate }) => ({
+          ...gate,
+          stops: stops.filter((stop) => stop !== 'saddle-check'),
+        })),
+    }
+    const read = withSafety(old)
+    expect(read.steps).toEqual(steps)
+    expect(read.gates).toEqual(gates)
+    expect(withSafety(read)).toBe(read)
+    expect(flawsOf(read)).toEqual([])
   })
 })
 

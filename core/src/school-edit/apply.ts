@@ -1,8 +1,12 @@
 import {
+  exposureBounds,
+  exposuresAt,
+  firstGuarded,
   flawsOf,
   markBetween,
   marksOf,
   stepOf,
+  type Exposure,
   type Gate,
   type NeedRef,
   type Program,
@@ -50,10 +54,17 @@ const placed = (steps: readonly Step[], step: Step, before: string | null): read
 const names = (steps: readonly { readonly name: string }[]): string =>
   steps.map(({ name }) => name).join(', ')
 
-const addStep = (program: Program, { step, before }: Extract<Edit, { do: 'add-step' }>): Outcome =>
-  stepOf(program, step.key)
-    ? `${step.name} is on the path already.`
-    : { program: { ...program, steps: placed(program.steps, step, before) } }
+/** A step whose author has not said what it exposes to is as its neighbours are. */
+const addStep = (program: Program, { step, before }: Extract<Edit, { do: 'add-step' }>): Outcome => {
+  if (stepOf(program, step.key)) return `${step.name} is on the path already.`
+  const steps = placed(program.steps, step, before)
+  const exposures = step.rungs.map(
+    (_, i) => step.exposures?.[i] ?? exposureBounds({ steps }, step, i + 1).proposed,
+  )
+  return {
+    program: { ...program, steps: steps.map((one) => (one === step ? { ...step, exposures } : one)) },
+  }
+}
 
 /** A step goes with all that names it: needs, gates’ lists, what carries over, and the gate that guards it. */
 const removeStep = (program: Program, key: string): Outcome => {
@@ -61,7 +72,10 @@ const removeStep = (program: Program, key: string): Outcome => {
   if (!step) return `“${key}” is not on the path.`
   const isIt = (need: NeedRef): boolean => need.step === key
   const needing = program.steps.filter(({ needs }) => needs.some(isIt))
-  const guarding = program.gates.filter(({ guards }) => guards.kind === 'step' && guards.step === key)
+  const left = { steps: program.steps.filter((one) => one !== step) }
+  const standing = program.gates.filter(({ guards }) => guards.kind === 'step' && guards.step === key)
+  // A gate goes with its step only where nothing else it guards stays on the path.
+  const guarding = standing.filter((gate) => firstGuarded(left, gate) === null)
   const asking = program.gates.filter(
     (gate) => !guarding.includes(gate) && [...gate.solid, ...gate.met].some(isIt),
   )
@@ -69,9 +83,9 @@ const removeStep = (program: Program, key: string): Outcome => {
   return {
     program: {
       ...program,
-      steps: program.steps
-        .filter((one) => one !== step)
-        .map((one) => (needing.includes(one) ? { ...one, needs: one.needs.filter((n) => !isIt(n)) } : one)),
+      steps: left.steps.map((one) =>
+        needing.includes(one) ? { ...one, needs: one.needs.filter((n) => !isIt(n)) } : one,
+      ),
       gates: program.gates
         .filter((gate) => !guarding.includes(gate))
         .map((gate) => ({
@@ -82,7 +96,9 @@ const removeStep = (program: Program, key: string): Outcome => {
           guards:
             gate.guards.kind === 'event' && gate.guards.after === key && before
               ? { ...gate.guards, after: before.key }
-              : gate.guards,
+              : standing.includes(gate)
+                ? firstGuarded(left, gate)!
+                : gate.guards,
         })),
       carryOver: program.carryOver.filter(({ from, to }) => from !== key && to !== key),
     },
@@ -125,8 +141,20 @@ const withRungs = (program: Program, key: string, moved: (rung: number) => numbe
 
 const MOST_RUNGS = 20
 
+interface Ladder {
+  readonly rungs: readonly string[]
+  readonly marks: readonly number[]
+  /** Those of each rung; `undefined` for a new one, which is then as its neighbours are. */
+  readonly exposures: readonly (readonly Exposure[] | undefined)[]
+}
+
 /** A ladder with its marks; those that are only 1, 2, 3 … need not be written. */
-const onLadder = (step: Step, rungs: readonly string[], marks: readonly number[], required: number): Step => {
+const onLadder = (
+  program: Program,
+  step: Step,
+  { rungs, marks, exposures }: Ladder,
+  required: number,
+): Step => {
   const { marks: _before, ...rest } = step
   const isPlain = marks.every((mark, i) => mark === i + 1)
   return {
@@ -135,8 +163,14 @@ const onLadder = (step: Step, rungs: readonly string[], marks: readonly number[]
     rungCount: rungs.length,
     requiredRung: required,
     ...(isPlain ? {} : { marks }),
+    exposures: exposures.map(
+      (told, i) => told ?? exposureBounds(program, { ...step, rungs, marks }, i + 1).proposed,
+    ),
   }
 }
+
+const exposuresOf = (step: Step): readonly (readonly Exposure[])[] =>
+  step.rungs.map((_, i) => exposuresAt(step, i + 1))
 
 const addRung = (program: Program, step: Step, at: number, words: string): Outcome => {
   if (step.rungs.length >= MOST_RUNGS) return `${step.name} has ${MOST_RUNGS} rungs, and that is enough.`
@@ -146,7 +180,16 @@ const addRung = (program: Program, step: Step, at: number, words: string): Outco
   const marks = insert(marksOf(step), markBetween(step, i + 1))
   return {
     program: mapStep(withRungs(program, step.key, moved), step.key, (now) =>
-      onLadder(now, insert(now.rungs, words), marks, moved(now.requiredRung)),
+      onLadder(
+        program,
+        now,
+        {
+          rungs: insert(now.rungs, words),
+          marks,
+          exposures: insert<readonly Exposure[] | undefined>(exposuresOf(now), undefined),
+        },
+        moved(now.requiredRung),
+      ),
     ),
   }
 }
@@ -158,7 +201,12 @@ const removeRung = (program: Program, step: Step, rung: number): Outcome => {
   const moved = (one: number): number => (one >= rung && one > 1 ? one - 1 : one)
   return {
     program: mapStep(withRungs(program, step.key, moved), step.key, (now) =>
-      onLadder(now, without(now.rungs), without(marksOf(step)), moved(now.requiredRung)),
+      onLadder(
+        program,
+        now,
+        { rungs: without(now.rungs), marks: without(marksOf(step)), exposures: without(exposuresOf(now)) },
+        moved(now.requiredRung),
+      ),
     ),
     also: [`answers given on “${step.rungs[rung - 1]}” count as the rung below it`],
   }
@@ -173,7 +221,12 @@ const moveRung = (program: Program, step: Step, from: number, to: number): Outco
   }
   return {
     program: mapStep(program, step.key, (now) =>
-      onLadder(now, moved(now.rungs), moved(marksOf(now)), now.requiredRung),
+      onLadder(
+        program,
+        now,
+        { rungs: moved(now.rungs), marks: moved(marksOf(now)), exposures: moved(exposuresOf(now)) },
+        now.requiredRung,
+      ),
     ),
   }
 }
@@ -237,6 +290,10 @@ const stepEdit = (program: Program, edit: Extract<Edit, { readonly step: string 
       }
     case 'card':
       return changeStep(program, step, { card: { ...step.card, ...edit.words } })
+    case 'expose':
+      return changeStep(program, step, {
+        exposures: exposuresOf(step).map((told, i) => (i === edit.rung - 1 ? edit.exposures : told)),
+      })
   }
 }
 

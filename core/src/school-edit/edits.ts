@@ -1,5 +1,5 @@
 import type { Need } from '../belief'
-import type { CardWords, NeedRef, Step, StopRule } from '../program'
+import type { CardWords, Exposure, NeedRef, Step, StopRule } from '../program'
 
 /** One change to a school, as its editor makes it; a draft is a school and the edits made to it. */
 export type Edit =
@@ -23,6 +23,13 @@ export type Edit =
   /** The step's own need in the place of the model's; `null` goes back to it. */
   | { readonly do: 'own-need'; readonly step: string; readonly need: Need | null }
   | { readonly do: 'card'; readonly step: string; readonly words: CardWords }
+  /** What a rung puts at risk; never less than what ships, or than what its neighbours share. */
+  | {
+      readonly do: 'expose'
+      readonly step: string
+      readonly rung: number
+      readonly exposures: readonly Exposure[]
+    }
   | { readonly do: 'gate-add'; readonly gate: string; readonly list: GateList; readonly need: NeedRef }
   | { readonly do: 'gate-drop'; readonly gate: string; readonly list: GateList; readonly need: NeedRef }
   | { readonly do: 'gate-stop'; readonly gate: string; readonly stop: StopRule; readonly on: boolean }

@@ -127,7 +127,7 @@ const todayFor = (
   lacks: readonly Lack[],
 ) => {
   if (!open) {
-    const unmet = unmetNeeds(program, views, step, facts.known)
+    const unmet = unmetNeeds(program, views, { step, rung: 1, known: facts.known })
     return unmet.length > 0
       ? `Not open yet: it needs ${unmet.map(({ words }) => words).join('; ')}.`
       : 'A gate is shut before it.'

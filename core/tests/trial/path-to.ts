@@ -1,5 +1,5 @@
 import {
-  gateGuarding,
+  gatesGuarding,
   rungNeeded,
   stepsMeeting,
   type Gate,
@@ -17,8 +17,7 @@ export const pathTo = (program: Program, key: string): Program => {
       if ((rungs.get(step.key) ?? 0) >= rung) continue
       rungs.set(step.key, rung)
       for (const one of step.needs) if ((one.fromRung ?? 1) <= rung) needed(one)
-      const guard = gateGuarding(program, step.key, rung)
-      if (guard) passed(guard)
+      for (const guard of gatesGuarding(program, step.key, rung)) if (!gates.has(guard)) passed(guard)
     }
   }
   const passed = (gate: Gate): void => {

@@ -10,7 +10,11 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       'Falls in on its shoulder → a larger circle with straight lines between.',
       'Even on one rein only → begin and end on the other, with a third more laps there.',
     ],
-    ['line of 7 m', 'stick', 'level ground, 20 m across'],
+    [
+      'line of 11 m: one of 7 m makes a circle of 12 to 14 m at the most',
+      'stick',
+      'level ground, 20 m across',
+    ],
     [CIRCLE, 'No more than ten minutes a rein for a two-year-old.'],
   ),
   'stretch-lunge': card(
@@ -20,7 +24,7 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       'Drops on its forehand and trails → a little more go before the next reach.',
       'Pokes its head up → change the rein, slow down, wait for the first drop.',
     ],
-    ['line of 7 m', 'halter or cavesson that fits'],
+    ['line of 11 m', 'halter or cavesson that fits'],
     [CIRCLE, 'A back that stays hollow or sore is the vet’s and the fitter’s first.'],
   ),
   'carry-bit': card(
@@ -31,7 +35,7 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       'Gapes or shakes its head → take it out and have the mouth looked at.',
     ],
     ['smooth bit, 5 mm wider than the mouth each side', 'headpiece without reins'],
-    [MOUTH, 'Nothing is fastened to the bit yet, and nothing it can catch on is near.'],
+    [MOUTH, 'Nothing is fastened to the bit yet; nothing it can catch on is near, and no hay net.'],
   ),
   'bridle-on': card(
     'On and off without an ear or a tooth hurt, every day of its life.',
@@ -58,9 +62,9 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
     'It walks on in one rhythm with the rope lying against its quarters, tail loose.',
     [
       'Tucks its tail and shoots off → the rope lies above the tail again, at a stand.',
-      'Kicks back at it → swing it softly from the shoulder, out of reach, until the leg rests.',
+      'Kicks back at it → swing it softly from the shoulder, out of reach, until the leg rests. | lay it higher from the shoulder, out of reach, and leave before the leg comes up. | from the shoulder, out of reach and smaller; mark the leg that stays. | lay it still from the shoulder, out of reach, and lift it off as the leg rests.',
     ],
-    ['two lines of 7 m', 'surcingle', 'gloves'],
+    ['two lines of 7 m', 'a neck collar or a second rope round the girth place', 'gloves'],
     [ROPE, 'Both lines must run free; let go in a tangle and catch it later.'],
   ),
   drive: card(
@@ -70,7 +74,11 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       'Spins round to face you → a helper at the head and a wall on one side.',
       'Rushes from the lines → halt every five steps, lines slack at the halt.',
     ],
-    ['two lines of 7 m', 'surcingle with rings', 'a helper'],
+    [
+      'two lines of 7 m',
+      'a collar with rings; the surcingle only once the First saddle gate is open',
+      'a helper',
+    ],
     [HIP, 'Walk behind and to one side, beyond the reach of both heels. A helper for the first times.'],
   ),
   'drive-on-bit': card(
@@ -80,7 +88,7 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       'Leans on the lines → finish the halt on the halter ring.',
       'Creeps backwards → hands forward, and ten walk steps before the next halt.',
     ],
-    ['two lines of 7 m', 'bridle over a halter', 'surcingle with rings'],
+    ['two lines of 7 m', 'bridle over a halter', 'the collar or surcingle it wears by now'],
     [MOUTH, 'Lines on halter and bit together until it is sure.'],
   ),
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { CATALOGUE } from '../catalogue'
 import { SCHOOLS } from '../schools'
+import { STAGE_CAUTIONS } from './cautions'
 import { cardFor, GENERAL_CAUTIONS } from './index'
 
 const ALL = CATALOGUE.map(({ key }) => key)
@@ -18,6 +19,66 @@ const ownSentences = (key: string): readonly string[] => {
     ...SCHOOLS.map(({ school }) => cardFor(key, school).inThisSchool),
   ].filter(Boolean)
 }
+
+/**
+ * What a repair may not say in a school, by its feel and its rule for a fright: common practice, no source. Rhythmic
+ * schools keep the same level in a fright and never pull; those that stand never chase or swing; those that mark ask
+ * once and never more; those of light aids let go within the step and keep their legs slow.
+ */
+const AGAINST: Readonly<Record<string, RegExp>> = {
+  'feet-first':
+    /dead pull until|hold it longer|leave (it )?before|take the hand away before|further away and higher/i,
+  'stand-first': /swing|send it|drive it|bump|tap |keep the same|chase|shake|never leaves/i,
+  'mark-and-reward': /swing|bump|tap |keep the same|hold what|harder|stronger|shade more|hold it longer/i,
+  'light-aids': /swing|bump|keep the same|hold what|hold it longer|until it stands up/i,
+}
+
+describe('a repair', () => {
+  it('never goes against its school’s feel or its rule for a fright', () => {
+    for (const { school, steps } of SCHOOLS)
+      for (const { key } of steps)
+        for (const { fault, repair } of cardFor(key, school).faults) {
+          const isAllowed = /never a dead pull/.test(repair) || !AGAINST[school]!.test(repair)
+          expect([school, key, fault, isAllowed ? '' : repair]).toEqual([school, key, fault, ''])
+        }
+  })
+})
+
+describe('the words that were unsafe', () => {
+  const all = SCHOOLS.flatMap(({ school, steps }) =>
+    steps.flatMap(({ key }) =>
+      Object.values(cardFor(key, school))
+        .flat()
+        .map((part) => JSON.stringify(part)),
+    ),
+  ).join(' ')
+
+  it.each([
+    [/jump up from the block/i],
+    [/between (its|your|the handler’s) knees, and mark/i],
+    [/over and under as you did/i],
+    [/toe well down/i],
+    [/eat hay with it in/i],
+    [/side it does not expect/i],
+    [/every pace with the saddle before any pace/i],
+    [/the bar comes last and goes first/i],
+    [/stopped changing teeth/i],
+  ])('are gone: %s', (words) => expect(all).not.toMatch(words))
+
+  it('say the hip with the brake, the collar with the tie, and no surcingle before its gate', () => {
+    for (const key of ['bend', 'ride-bend']) expect(cardFor(key).purpose).toMatch(/hip stepping over/)
+    expect(cardFor('tie').cautions.join()).toMatch(
+      /halter ring to a neck collar. Cross-ties: quick release on both sides/,
+    )
+    expect(cardFor('rope-behind').kit.join()).not.toMatch(/surcingle/)
+    expect(cardFor('drive').kit.join()).toMatch(/only once the First saddle gate is open/)
+  })
+
+  it('keep the general cautions of their stage on every card', () => {
+    for (const { key, stage } of CATALOGUE)
+      for (const caution of STAGE_CAUTIONS[stage - 1]!) expect(cardFor(key).cautions).toContain(caution)
+  })
+})
 
 describe('the step cards', () => {
   it.each(ALL)('%s has every part', (key) => {

@@ -11,3 +11,16 @@ export const SECOND =
 
 /** All of them, in the order in which they are read. */
 export const GENERAL_CAUTIONS: readonly string[] = [SECOND, HEELS, ROPE, HIP, ROUND, CIRCLE, MOUTH, FIT]
+
+/** What holds for every step of a stage, first stage first. */
+export const STAGE_CAUTIONS: readonly (readonly string[])[] = [
+  [HEELS],
+  [ROPE, HEELS],
+  [HEELS, ROUND],
+  [HIP, ROPE],
+  [CIRCLE, ROPE],
+  [FIT, SECOND],
+  [SECOND, FIT],
+  [SECOND, FIT],
+  [SECOND, FIT],
+]

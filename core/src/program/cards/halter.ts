@@ -9,7 +9,7 @@ export const HALTER_CARDS: Record<string, CardText> = {
     'It turns its head to a light feel on the neck and its feet stay.',
     [
       'Runs off → let the rope slide and begin again from further off.',
-      'Leans on it → a feel that comes and goes, never a dead pull.',
+      'Leans on it → a feel that comes and goes, never a dead pull. | keep the weight of the rope, no more and no less, until it stands up by itself. | let the rope hang; mark the head that comes round without any feel. | close and open the fingers each second, and open them for good as it turns.',
     ],
     ['gloves', 'soft catch rope of 8 m with no knot'],
     [ROPE, 'In a real tangle let go.'],
@@ -28,7 +28,7 @@ export const HALTER_CARDS: Record<string, CardText> = {
     'A feel on the rope means: find the slack.',
     'The nose tips to the feel first; the inside front foot follows it to the side.',
     [
-      'Pulls against it → hold what you have, no more, and let go at the first softening.',
+      'Pulls against it → bump and slack in a rhythm, and nothing at the first try. | hold what you have, no more, and let go at the first softening. | give the rope back and ask with a smaller question. | drop it, feel again lighter, then a shade more, and off inside the step.',
       'Follows with the body and stays stiff → ask for the nose alone, from a stand.',
     ],
     ROPE_KIT,
@@ -37,7 +37,10 @@ export const HALTER_CARDS: Record<string, CardText> = {
   'step-back': card(
     'Backwards is how you get your space and its balance.',
     'Diagonal feet step together and straight, the head low, from a light shake.',
-    ['Goes crooked → one step at a time beside a fence.', 'Throws its head → less shake, longer wait.'],
+    [
+      'Goes crooked → one step at a time beside a fence.',
+      'Throws its head → less shake, longer wait. | only the hand on the chest, and longer. | back to the target, a hand lower. | a lighter feel, and off at the first rock back.',
+    ],
     ROPE_KIT,
     ['Stand to one side of its front feet: a strike comes straight forward.'],
   ),
@@ -85,11 +88,14 @@ export const HALTER_CARDS: Record<string, CardText> = {
     'The hind feet are the farrier’s danger and yours; they are taught, not taken.',
     'It shifts its weight, gives the leg forward first and lets it hang.',
     [
-      'Kicks at the rope → stay at the rope, swing softly until the leg stands, then leave.',
+      'Kicks at the rope → keep the same soft swing until the foot stands and loosens, then leave. | lay the rope higher, where it stands, and leave before the leg comes up. | further away and higher up; mark the leg that stays. | lay it still, higher up, and lift it off with the first rest.',
       'Pulls the leg back → forward and low first, backward in later weeks.',
     ],
     ['gloves', 'soft leg rope of 4 m', 'farrier’s apron', 'small hammer'],
-    ['Stand close at the hip and to the side. A rope first, from beyond the reach of a kick.'],
+    [
+      'The first two rungs with the rope, from beyond the reach of a kick; a hand on the croup only after them.',
+      'Then close at the hip and to the side. Between the knees and on a stand: the farrier shows you first.',
+    ],
   ),
   tie: card(
     'It finds its own slack at the end of a rope that does not give.',
@@ -100,8 +106,9 @@ export const HALTER_CARDS: Record<string, CardText> = {
     ],
     ['strong rail at wither height', 'neck collar', 'quick release', 'knife at the rail'],
     [
-      'Never tie to anything that can come away.',
-      'Stay until it can stand alone; a pull-back can break its neck or your hand.',
+      'First tied: rope through the halter ring to a neck collar. Cross-ties: quick release on both sides.',
+      'Never tie to what can come away.',
+      'Stay by it; a pull-back can break its neck or your hand.',
     ],
   ),
 }

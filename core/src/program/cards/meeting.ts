@@ -19,7 +19,7 @@ export const MEETING_CARDS: Record<string, CardText> = {
     'It brings both eyes to you, then the shoulders, and its feet stay.',
     [
       'Looks and drifts off → ask again sooner, and let go at the look.',
-      'Turns its rump → send it on a few steps, then offer the look again.',
+      'Turns its rump → send it on a few steps, then offer the look again. | go out of reach and wait for an ear before you come back. | go out of reach, and mark the first eye that comes round. | step back out of reach, then one quiet cue at the hip.',
     ],
     LOOSE_KIT,
     [HEELS],
@@ -78,7 +78,7 @@ export const MEETING_CARDS: Record<string, CardText> = {
     'The hand may arrive and, above all, leaves again.',
     'It stays on its feet when the back of the hand lies on it, and does not lean away.',
     [
-      'Leans or steps off → touch further forward and take the hand away before it moves.',
+      'Leans or steps off → touch further forward, and go as soon as it tries to stay. | touch further forward and take the hand away before it moves. | further forward, and mark the hand that only comes near. | touch further forward, shorter, and off again inside the second.',
       'Ticklish skin jumps → a firm flat hand, never a tickle.',
     ],
     ['gloves off if it is safe', 'long cane with a soft end'],

@@ -23,18 +23,21 @@ export const MOVING_CARDS: Record<string, CardText> = {
     ['Keep your feet clear of its front feet.'],
   ),
   'turn-front': card(
-    'Hind feet step round front feet that stay nearly in place.',
-    'Each hind foot crosses in turn and nothing goes forward.',
-    ['Creeps forward → half a turn, then rest.', 'Hurries → one step at a time.'],
+    'The shoulders go round a hind end that stays where it is: the first sitting down on the hocks.',
+    'The near front foot crosses in front of the far one; the hind feet mark time within a metre.',
+    [
+      'Walks forward → a half halt on the rope before each step.',
+      'Swings its hip out → ask for one crossing, then rest.',
+    ],
     KIT,
     [HIP],
   ),
   bend: card(
-    'A soft neck to each side is the brake that works in a fright.',
+    'A soft neck to each side is half of the brake; it stops a horse only with the hip stepping over.',
     'The nose comes round to the feel and waits on a slack rope, feet still.',
     [
       'Turns its feet with it → follow, hold, let go when they stop.',
-      'Snaps back → ask for less and hold it longer.',
+      'Snaps back → ask for less, and slack at the first try. | ask for less and hold it longer. | ask for the look alone and mark it. | ask for less and let go inside the second.',
     ],
     KIT,
     ['No force: a pulled neck braces.'],
@@ -110,6 +113,9 @@ export const MOVING_CARDS: Record<string, CardText> = {
     'It walks in on a slack rope and backs out one step at a time.',
     ['Plants → look, breathe, one foot.', 'Shoots back → go with it, try again lower down.'],
     ['gloves', 'halter', 'trailer on level ground, hitched'],
-    ['Never behind the ramp, never inside with no way out.', 'The bar comes last and goes first.'],
+    [
+      'Never behind the ramp, never inside with no way out.',
+      'The bar goes up behind it before it is tied, and it is untied before the bar comes down.',
+    ],
   ),
 }

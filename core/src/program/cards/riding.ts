@@ -66,7 +66,7 @@ export const RIDING_CARDS: Record<string, CardText> = {
     [SECOND, 'The helper stays between it and the open middle.'],
   ),
   'ride-bend': card(
-    'One rein, soft, is the brake you can trust when nothing else works.',
+    'One rein, soft, and the hip stepping over: together they are the brake you can trust.',
     'The nose comes to your boot, the inside hind crosses in front of the other, and the feet stop.',
     [
       'Braces against the rein → from a halt, to the tip of the nose only.',

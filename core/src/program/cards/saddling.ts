@@ -46,14 +46,14 @@ export const SADDLING_CARDS: Record<string, CardText> = {
     [FIT, 'In sight all the time; a slipped saddle in an empty pen breaks legs.'],
   ),
   'saddle-move': card(
-    'Every pace with the saddle before any pace with a person.',
+    'Walk and trot with the saddle before any pace with a person, and canter when it is old enough.',
     'Even paces on both reins, stirrups swinging against its ribs and its back soft.',
     [
       'Humps in the first trot → walk and trot by turns, ten strides each.',
       'Kicks at the stirrups → run them up and rub the ribs with one in your hand.',
     ],
     ['saddle with stirrups', 'line of 7 m', 'three poles'],
-    [FIT, CIRCLE, 'Canter only by age.'],
+    [FIT, CIRCLE, 'Canter under the saddle only from 36 months.'],
   ),
   'weight-in-stirrup': card(
     'Weight on one side comes before weight on top.',

@@ -6,7 +6,7 @@ export const THINGS_CARDS: Record<string, CardText> = {
     'A rope on any part of it is only a rope.',
     'It may look, then stands or walks with a slack neck while the rope lies or swings.',
     [
-      'Moves off → keep the same swing till the feet are still, then leave it.',
+      'Moves off → keep the same swing till the feet are still and it loosens, then leave it. | leave just before the feet would move, and lay it on shorter. | smaller and further away; mark the feet that stay. | lay it still and smaller, with your own legs slow.',
       'Fine on one side only → begin again at laid on the other.',
     ],
     ['gloves', 'soft rope of 4 m'],
@@ -15,14 +15,20 @@ export const THINGS_CARDS: Record<string, CardText> = {
   flag: card(
     'Things that flutter and rattle come and go, and so does its worry.',
     'It may notice; the feet stay or keep their pace, and the head comes down again.',
-    ['Leaves → roll it smaller and go further forward.', 'Freezes → stop and let it breathe; smaller.'],
+    [
+      'Leaves → keep it as it is till the feet are still and it loosens; roll it smaller next time. | roll it smaller and end it sooner, before it goes. | roll it smaller, further away, and mark one look. | roll it smaller and go further forward, your own legs slow.',
+      'Freezes → let it breathe, then begin again smaller.',
+    ],
     ['gloves', 'flag on a 1.2 m stick'],
     [ROUND],
   ),
   'stick-string': card(
     'The string lies on it and moves round it and means nothing until it is pointed.',
     'It stands for the string and still goes when the string asks.',
-    ['Flees the sound → swing further off, leave when it looks.', 'Numb to it → ask a light go between.'],
+    [
+      'Flees the sound → the same sound till it stands and breathes, then leave; further off next time. | no sound; lay the string on, and end it while it stands. | further off and softer; mark the ear that comes back. | lay the string down, then a smaller sound.',
+      'Numb to it → ask a light go between.',
+    ],
     ['stick of 1.2 m with a 2 m string'],
     [ROUND, 'Mind eyes, its and yours.'],
   ),
@@ -37,7 +43,7 @@ export const THINGS_CARDS: Record<string, CardText> = {
     'A person who hops, jumps or rustles is still the same person.',
     'It watches, one ear on you, and all four feet stay.',
     [
-      'Steps back → smaller moves, further away.',
+      'Steps back → go on as you were till its feet are still, then stop; smaller next time. | smaller, and stop before it has to step. | smaller moves, further away. | slow your own feet and make less of it.',
       'Tightens and stays → slower, and stop at the first breath.',
     ],
     ['a coat that rustles'],

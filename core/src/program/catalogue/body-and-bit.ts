@@ -25,7 +25,7 @@ export const BODY_AND_BIT = [
     'hold',
     '–',
     'held in the lips · 5 min · 20 min quiet · with lead work on the halter',
-    { needs: 'mouth-open@3' },
+    { needs: 'mouth-open@3', exposes: 'bit' },
   ),
   step(
     'bridle-on',
@@ -33,7 +33,7 @@ export const BODY_AND_BIT = [
     'accept',
     'LR',
     'headpiece against the ear · over one · over both · off without the bit knocking',
-    { needs: 'head-rub@5 carry-bit@2' },
+    { needs: 'head-rub@5 carry-bit@2', exposes: 'bit' },
   ),
   step(
     'give-to-bit',
@@ -41,7 +41,7 @@ export const BODY_AND_BIT = [
     'ask',
     'LR',
     'tip of the nose · halfway · to the stirrup place · step back from a light feel',
-    { needs: 'carry-bit@3 bend@3' },
+    { needs: 'carry-bit@3 bend@3', exposes: 'bit contact' },
   ),
   step(
     'rope-behind',
@@ -49,7 +49,7 @@ export const BODY_AND_BIT = [
     'accept',
     'LR',
     'butt rope still · snug at walk · both lines touching the hocks',
-    { needs: 'rope-over@4 girth-rope@2' },
+    { needs: 'rope-over@4 girth-rope@2', exposes: 'reach lines' },
   ),
   step(
     'drive',
@@ -57,9 +57,10 @@ export const BODY_AND_BIT = [
     'ask',
     'LR',
     'walk from behind with a helper · walk and whoa · turns, outside line sliding · figures · out of the pen',
-    { needs: 'rope-behind@2 give-to-halter' },
+    { needs: 'rope-behind@2 give-to-halter', exposes: 'lines away@5' },
   ),
   step('drive-on-bit', 'Drive on the bit', 'ask', 'LR', 'whoa · turns · figures, a step back', {
     needs: 'drive@3 give-to-bit@3',
+    exposes: 'lines bit contact',
   }),
 ]

@@ -1,5 +1,6 @@
 import type { Kind } from '../../answer'
 import { NECK_NEED } from '../../belief'
+import { exposuresFrom, type Effort } from '../exposure'
 import type { NeedRef, Role, Step } from '../step'
 
 interface Extras {
@@ -9,6 +10,9 @@ interface Extras {
   readonly allRound?: boolean
   /** A neck hangs on it: the higher need of the model. */
   readonly neck?: boolean
+  /** What its rungs put at risk, as `exposuresFrom` reads it. */
+  readonly exposes?: string
+  readonly effort?: Effort
 }
 
 /** Reads `key@rung`, `role:name` and `>rung:key` as the catalogue writes them. */
@@ -47,5 +51,7 @@ export const stageEntries =
       rungCount: marked.length,
       allRound: extras.allRound ?? false,
       ...(extras.neck ? { need: NECK_NEED } : {}),
+      exposures: exposuresFrom(extras.exposes ?? '', marked.length),
+      effort: extras.effort ?? 'free',
     }
   }

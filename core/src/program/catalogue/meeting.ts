@@ -9,10 +9,12 @@ export const MEETING = [
     'accept',
     '–',
     "person at the gate · mid-pen · 3 m · arm's length",
+    { effort: 'standing' },
   ),
   step('face-up', 'Face up', 'ask', '–', 'looks · turns head · turns body · turns and waits', {
     needs: 'settle-in-pen@2',
     roles: ['stand-caught'],
+    effort: 'in-hand',
   }),
   step(
     'loose-direction',
@@ -44,6 +46,7 @@ export const MEETING = [
   }),
   step('food-manners', 'Food manners', 'ask', '–', 'looks away from the food hand · waits · takes softly', {
     needs: 'target@1',
+    effort: 'standing',
   }),
   step(
     'first-touch',
@@ -51,7 +54,7 @@ export const MEETING = [
     'accept',
     'LR',
     'back of the hand at the wither · neck and shoulder · back and barrel · hip',
-    { needs: 'settle-in-pen' },
+    { needs: 'settle-in-pen', effort: 'standing' },
   ),
   step(
     'head-rub',
@@ -59,7 +62,7 @@ export const MEETING = [
     'accept',
     'LR',
     'cheek · between the eyes · poll* · ears · ears folded forward, eyes covered',
-    { needs: 'first-touch@2' },
+    { needs: 'first-touch@2', effort: 'standing' },
   ),
   step(
     'body-rub',
@@ -69,9 +72,13 @@ export const MEETING = [
     'belly · girth line · flank* · inside the thigh · under the tail',
     {
       needs: 'first-touch@3',
+      exposes: 'reach',
+      effort: 'standing',
     },
   ),
   step('mouth-open', 'Open the mouth', 'accept', '–', 'lip · thumb in the corner · opens · dosing syringe', {
     needs: 'head-rub@2',
+    exposes: 'reach',
+    effort: 'standing',
   }),
 ]

@@ -9,17 +9,25 @@ export const MOVING = [
     'ask',
     'LR',
     'one step, inside hind crosses in front · two · quarter turn · half turn from a look* · out of a walk',
-    { needs: 'give-to-halter@2', neck: true },
+    { needs: 'give-to-halter@2', neck: true, effort: 'in-hand' },
   ),
   step('yield-shoulder', 'Shoulder yield', 'ask', 'LR', 'weight back · one crossing step · quarter', {
     needs: 'yield-hind@2 step-back@2',
   }),
-  step('turn-front', 'Turn on the forehand', 'ask', 'LR', 'half · 360° without walking forward', {
-    needs: 'yield-shoulder',
-  }),
+  step(
+    'turn-front',
+    'Turn on the haunches',
+    'ask',
+    'LR',
+    'half · 360°, the front feet round the hind ones, within a metre',
+    {
+      needs: 'yield-shoulder',
+    },
+  ),
   step('bend', 'Bend', 'ask', 'LR', 'tip of the nose · halfway · to the stirrup place · waits there slack', {
     needs: 'give-to-halter@2',
     neck: true,
+    effort: 'in-hand',
   }),
   step(
     'bow-the-feel',
@@ -88,7 +96,7 @@ export const MOVING = [
     'hold',
     '–',
     'one · three at walk · three at trot* · raised or a log · alone on the line',
-    { needs: 'send@3' },
+    { needs: 'send@3', exposes: 'jump@4-4' },
   ),
   step(
     'load',
@@ -96,6 +104,6 @@ export const MOVING = [
     'hold',
     '–',
     'looks in · front feet · all in · stands 5 min · backs out step by step',
-    { needs: 'gap@3 step-back@3 ground-sheet@3' },
+    { needs: 'gap@3 step-back@3 ground-sheet@3', exposes: 'away loading' },
   ),
 ]

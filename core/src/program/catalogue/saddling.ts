@@ -5,6 +5,7 @@ const step = stageEntries(6)
 export const SADDLING = [
   step('surcingle', 'Surcingle', 'accept', '–', 'snug · one hole more · walk* · trot and canter loose', {
     needs: 'girth-rope pad-blanket@4',
+    exposes: 'girth girthed-on canter@4',
   }),
   step(
     'side-strings',
@@ -12,7 +13,7 @@ export const SADDLING = [
     'hold',
     '–',
     'breakable string, very long, walk · trot · a little shorter over days',
-    { needs: 'surcingle carry-bit@3' },
+    { needs: 'surcingle carry-bit@3', exposes: 'bit contact girth' },
   ),
   step(
     'saddle-on',
@@ -20,13 +21,15 @@ export const SADDLING = [
     'accept',
     'LR',
     'pad and tree set down softly · girth in three goes · stands · led',
-    { needs: 'surcingle' },
+    { needs: 'surcingle', exposes: 'girth girthed-on' },
   ),
   step('saddle-wear', 'Wear the saddle', 'hold', '–', '5 min led about · 30 min about the pen alone', {
     needs: 'saddle-on@3',
+    exposes: 'girth',
   }),
   step('saddle-move', 'Move in the saddle', 'accept', 'LR', 'walk · trot · stirrups down · poles* · canter', {
     needs: 'saddle-wear@1 send@3',
+    exposes: 'girth canter@5',
   }),
   step(
     'weight-in-stirrup',
@@ -34,6 +37,6 @@ export const SADDLING = [
     'accept',
     'LR',
     'hand pulls down · knee · bouncing beside',
-    { needs: 'saddle-move@3 person-above', neck: true },
+    { needs: 'saddle-move@3 person-above', neck: true, exposes: 'girth weight@3' },
   ),
 ]

@@ -49,6 +49,7 @@ export const THINGS = [
   ),
   step('over-from-fence', 'Over from the fence', 'accept', 'LR', 'leg over · weight a second · off', {
     needs: 'person-above stand@3 come-to-block@2',
+    exposes: 'weight whole-weight mounted@2',
   }),
   step(
     'girth-rope',
@@ -72,6 +73,6 @@ export const THINGS = [
     'accept',
     '–',
     'vehicle standing · vehicle moving · water tray · poultry, dogs · alone out of sight',
-    { needs: 'lead-up@3' },
+    { needs: 'lead-up@3', exposes: 'away@4' },
   ),
 ]

@@ -22,7 +22,7 @@ export const MARK_AND_REWARD = schoolFrom({
     halter: 'After it targets the halter. → It puts its own nose in, or it is not ready.',
     build: 'Step by small step towards the whole. → Each step is paid, so none is a leap.',
     leaveOff: 'At the first real try of something new. → A short lesson that ended well is asked for again.',
-    bit: 'Late, near three. → Everything else is there by then, and the mouth has stopped changing teeth.',
+    bit: 'Late, near three. → Everything else is there by then. The teeth go on changing until about five, so a vet looks again every year.',
     sitting:
       'After it targets the block and is leaned on. → It brings itself to the block, which is its yes.',
     tying: 'As a long stand, last. → It stays because staying pays; the rope only says so.',

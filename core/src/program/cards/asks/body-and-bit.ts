@@ -16,7 +16,7 @@ export const BODY_AND_BIT_ASKS: Record<string, HowToAsk> = {
     'Give with the hand each time the nose goes forward, take nothing.',
   ),
   'carry-bit': howTo(
-    'Hang it from a headpiece without reins, one wrinkle at most, and let it eat hay with it in.',
+    'Hang it from a headpiece without reins, one wrinkle at most, with nothing near that it can catch on; loose hay on the ground, never a net.',
     'Put it on for the groundwork it knows, and off while the mouth is quiet.',
     'Begin weeks before anything is fastened to it, a few minutes at every visit.',
     'Let it pick the bit up as a target, at first smeared with something sweet.',
@@ -44,7 +44,7 @@ export const BODY_AND_BIT_ASKS: Record<string, HowToAsk> = {
     'Bring it on and off in the halts between short leads.',
   ),
   drive: howTo(
-    'Stand behind and to one side, a line in each hand through the surcingle, helper at the shoulder.',
+    'Stand behind and to one side, a line in each hand through the rings of the collar, helper at the shoulder.',
     'Send from behind the girth as on the circle and steer by opening one line.',
     'The helper leads, you only follow with the lines; the helper fades over days.',
     'A target walker ahead, your voice cues from behind.',

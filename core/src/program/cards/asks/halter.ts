@@ -26,7 +26,7 @@ export const HALTER_ASKS: Record<string, HowToAsk> = {
     'Face its shoulder from one side and look where its front feet should go.',
     'Shake the rope in widening waves, quiet the very moment the weight rocks back.',
     'Put a hand on its chest, lean as little as a leaf and wait.',
-    'Walk into its space with the target low between its knees, and mark each foot back.',
+    'Hold the target low beside you at arm’s length, your head out of the strike zone, and mark each foot back.',
     'Feel back on the halter; if nothing, tap the cannon lightly and faster; off with the first step.',
   ),
   'lead-up': howTo(
@@ -58,8 +58,8 @@ export const HALTER_ASKS: Record<string, HowToAsk> = {
     'Squeeze above the fetlock, lift with its own lift, and open your fingers before it pulls.',
   ),
   'foot-hind': howTo(
-    'From beside the hip, hand on the croup, draw the leg forward under the belly before you ever take it back.',
-    'Swing it by the rope through its stiffness until it hangs, and drop it then.',
+    'The rope first, from out of reach; then from beside the hip, a hand on the croup, draw the leg forward before you ever take it back.',
+    'Keep the rope swinging softly through its stiffness until the leg hangs, and drop it then.',
     'Hold the rope where it stands still, breathe out, let the toe find the ground.',
     'Name the leg, mark the toe that rests, then the hock that gives.',
     'A light lift on the rope, one more in the next second, and slack the moment it bends.',

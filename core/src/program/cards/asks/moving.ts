@@ -16,11 +16,11 @@ export const MOVING_ASKS: Record<string, HowToAsk> = {
     'A finger at the shoulder, a tap there, and off as the near front steps over.',
   ),
   'turn-front': howTo(
-    'Ask the hind feet one at a time and hold the front by the feel of the rope.',
-    'Count the crossings aloud and rest after each half.',
-    'Make one step, stand, make the next; a whole turn can take a minute.',
-    'Mark only the crossings that do not creep.',
-    'Alternate the touch behind the girth with a touch back, each answered before the other.',
+    'From the shoulder take the weight back onto the hocks, then move the front feet round, one crossing at a time.',
+    'Lift your energy at the shoulder, count the crossings aloud and rest after each half.',
+    'Weight back, stand, one step across, stand; a whole turn can take a minute.',
+    'Lead the nose round with the target and mark the crossings whose hind feet stay.',
+    'A feel back, then a touch at the shoulder, each answered before the other.',
   ),
   bend: howTo(
     'Stand at the stirrup place, slide your hand down the rope and set it on your own thigh.',

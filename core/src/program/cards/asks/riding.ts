@@ -2,14 +2,14 @@ import { howTo, type HowToAsk } from './ask'
 
 export const RIDING_ASKS: Record<string, HowToAsk> = {
   'lie-over': howTo(
-    'Jump up from the block so that your belly lies across, legs hanging, and slide off the way you came.',
+    'From the block lean across until your belly lies over, legs hanging, and slide off the way you came; never jump up.',
     'Up and off in rhythm till the hump has gone, both sides alike.',
     'Lie for a breath and be gone; a second breath tomorrow.',
     'Helper marks the still feet while you lie.',
     'Stand cue, weight, stand cue; the helper touches back if it walks.',
   ),
   'foot-in': howTo(
-    'Hold mane and rein, put your toe well down in the stirrup, rise straight and look over its far ear.',
+    'Hold mane and rein, put your toe in the stirrup, turned away from its ribs, rise straight and look over its far ear.',
     'Pull the nose a little to you, so that if it goes it goes round.',
     'Stay half up until it turns an ear to you, come down on that ear.',
     'Let it see the food hand on the far side as your head comes over.',
@@ -20,7 +20,7 @@ export const RIDING_ASKS: Record<string, HowToAsk> = {
     'A second and down; bend it each way once it breathes under you.',
     'Rub everywhere you can reach and leave the rest alone.',
     'The first food comes from the saddle, from either side.',
-    'One touch of the old stand cue, then off on the side it does not expect.',
+    'One touch of the old stand cue, then off on the side it knows; the other side comes later.',
   ),
   'stand-to-mount': howTo(
     'Line it up, pick up the rein, put your foot up: at each stage it waits or you go back one.',
@@ -52,7 +52,7 @@ export const RIDING_ASKS: Record<string, HowToAsk> = {
   ),
   'ride-go-stop': howTo(
     'Look up and think forward, both legs close like a book, and off with them as it steps; sit deep to stop.',
-    'Ask, and if nothing, swing the rope end over and under as you did on the ground.',
+    'Ask, and if nothing comes, one or two taps where the ground cue lay, and no more.',
     'Wait for the offered step, then ride it as if you had asked.',
     'Old voice cue first, leg next, voice dropped when the leg is known.',
     'Leg, tap at the girth; seat, rein; a clear answer to one before the other.',

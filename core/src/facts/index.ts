@@ -1,0 +1,5 @@
+export * from './age'
+export * from './check'
+export * from './checks'
+export * from './facts'
+export * from './incidents'

@@ -1,0 +1,8 @@
+export type { Ask, PermitHorse } from './ask'
+export { butForPresses, dueNow, opennessOf, type Openness } from './gates'
+export { isPermitted, nearestPermitted, permit } from './permit'
+export { PERMIT_RULES, type Permit, type PermitAnswer, type PermitRule, type Reason } from './reason'
+export { FIRST_RIDES, isInFirstRides, strongerBecause } from './rules'
+export { reckonPermits, type ToReckon } from './reckon'
+export { shutToday, type Shut } from './shut'
+export { offersFor, stepsOffered, type Offers } from './offers'

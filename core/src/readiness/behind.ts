@@ -1,0 +1,106 @@
+import { daysBetween, type Day } from '../answer'
+import { coldChances, restedTo, type Model } from '../belief'
+import {
+  rungNeeded,
+  sidesOf,
+  stepsMeeting,
+  type Gate,
+  type NeedRef,
+  type Program,
+  type Step,
+} from '../program'
+import { MEETS_CALM, stateOn, WORK_CHANCE } from './judge'
+import type { TrackRecord } from './record'
+import { countedMisses } from './solid'
+import type { Behind } from './tally'
+import { trackKey, type Records } from './track-key'
+
+/** Work behind a gate keeps it open for so many days. */
+export const BEHIND_DAYS = 14
+
+interface Asked {
+  readonly model: Model
+  readonly program: Program
+  readonly gate: Gate
+  readonly records: Records
+  readonly on: Day
+}
+
+type Fits = (step: Step, record: TrackRecord, need: NeedRef) => boolean
+
+const everySide = ({ records }: Asked, need: NeedRef, step: Step, fits: Fits): boolean =>
+  sidesOf(step).every((side) => {
+    const record = records.get(trackKey(step.key, side))
+    return record !== undefined && fits(step, record, need)
+  })
+
+const anyWay = (asked: Asked, need: NeedRef, fits: Fits): boolean =>
+  stepsMeeting(asked.program, need).some((step) => everySide(asked, need, step, fits))
+
+const isFresh = ({ gate, on }: Asked, step: Step, { belief, tally }: TrackRecord): boolean => {
+  if (belief.lastDay === null || daysBetween(belief.lastDay, on) >= gate.freshDays) return false
+  const today = tally.days.at(-1)
+  return !gate.dueToday.includes(step.key) || (today?.day === on && today.coldPass === true)
+}
+
+/** What only has to be counted is looked at first: most gates that are not Go fail by it. */
+const isSolid = (asked: Asked, step: Step, record: TrackRecord): boolean =>
+  isFresh(asked, step, record) &&
+  countedMisses(asked.model, step, record.tally, record.belief.daysWorked).length === 0 &&
+  stateOn(asked.model, step, record, asked.on) === 'solid'
+
+const isMet = (asked: Asked, step: Step, record: TrackRecord, need: NeedRef): boolean => {
+  const rung = rungNeeded(need, step)
+  if (!isFresh(asked, step, record) || (record.tally.hardest ?? 0) < rung) return false
+  const { chance, calmChance } = coldChances(
+    asked.model,
+    step,
+    restedTo(asked.model, record.belief, asked.on),
+    rung,
+  )
+  return chance >= WORK_CHANCE && calmChance >= MEETS_CALM
+}
+
+/** Whether the tracks of a gate are all that Go asks of them; its stops are not looked at. */
+const isReady = (asked: Asked): boolean =>
+  asked.gate.solid.every((need) => anyWay(asked, need, (step, record) => isSolid(asked, step, record))) &&
+  asked.gate.met.every((need) => anyWay(asked, need, (step, record) => isMet(asked, step, record, need)))
+
+const isWorn = (asked: Asked): boolean =>
+  [...asked.gate.solid, ...asked.gate.met].some(
+    (need) =>
+      !anyWay(
+        asked,
+        need,
+        (step, record) => !['slipped', 'started'].includes(stateOn(asked.model, step, record, asked.on)),
+      ),
+  )
+
+/** The newest work behind a gate on any track. */
+export const newestBehind = (
+  all: Iterable<Readonly<Record<string, Behind>> | undefined>,
+  gate: string,
+): Behind | null => {
+  let newest: Behind | null = null
+  for (const behind of all) {
+    const one = behind?.[gate]
+    if (one && (newest === null || one.last > newest.last)) newest = one
+  }
+  return newest
+}
+
+/**
+ * What is to be remembered of going behind a gate with an ask on this day: gone through on a day it was Go, or gone on
+ * with not too long after; `null` where the gate was neither.
+ */
+export const goneBehind = (asked: Asked): Behind | null => {
+  const { gate, records, on } = asked
+  const before = newestBehind(
+    [...records.values()].map(({ tally }) => tally.behind),
+    gate.key,
+  )
+  if (before?.last === on) return before
+  if (isReady(asked)) return { went: on, last: on }
+  const goesOn = before !== null && daysBetween(before.last, on) <= BEHIND_DAYS && !isWorn(asked)
+  return goesOn ? { went: before.went, last: on } : null
+}
