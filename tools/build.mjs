@@ -40,6 +40,12 @@ const JUDGE = {
   stamp: 'core/dist/.built-from',
 }
 
+const RECKON = {
+  sources: ['core/src', 'contract/src'],
+  files: ['package-lock.json', 'tools/build.mjs'],
+  stamp: 'contract/dist/.built-from',
+}
+
 const filesIn = (folder) =>
   existsSync(folder)
     ? readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -95,6 +101,13 @@ const buildOnce = async ({ sources, files, stamp }, build) => {
 export const buildJudge = async () => {
   const outfile = 'core/dist/judge.js'
   await buildOnce(JUDGE, () => bundle('core/src/formats/judge-file.ts', outfile))
+  return outfile
+}
+
+/** The permit of the command line as one file; gives its path. */
+export const buildReckon = async () => {
+  const outfile = 'contract/dist/reckon.js'
+  await buildOnce(RECKON, () => bundle('contract/src/permit-file.ts', outfile))
   return outfile
 }
 

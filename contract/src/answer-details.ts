@@ -16,6 +16,10 @@ export const ANSWER_DETAILS = {
   aids: maybe(z.number().int().min(0).max(20)),
   /** The most that was on the rope, where a gauge was on it. */
   peakNewtons: maybe(z.number().min(0).max(20_000)),
+  /** Why it was not to be asked that day, in the permit's words; null where it was. */
+  against: maybe(z.string().trim().min(1).max(500)),
+  /** What the person says of it. */
+  why: maybe(z.string().trim().min(1).max(200)),
   /** Seconds from the try to a slack rope. */
   releaseSeconds: maybe(z.number().min(0).max(600)),
 } as const

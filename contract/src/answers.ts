@@ -140,6 +140,8 @@ export const StepAnswer = EvidenceAnswer.pick({
   peakNewtons: true,
   releaseSeconds: true,
   personName: true,
+  against: true,
+  why: true,
 })
 
 /** What evidence is told apart by: the session it is of. */
@@ -164,6 +166,8 @@ export const Session = z.object({
   circumstances: CircumstancesSchema,
   promised: Promised,
   answers: z.number().int(),
+  /** Answers of it that were not to be asked that day. */
+  against: z.number().int().default(0),
   /** Another session of this horse runs over the same minutes. */
   overlaps: z.boolean(),
 })

@@ -27,6 +27,11 @@ export const Snapshot = z.object({
     .max(2000),
   worries: z.array(z.string()).max(2000),
   keepChecking: z.array(z.string()).max(200),
+  /** What was asked though it was not to be, and what was said of it. */
+  against: z
+    .array(z.object({ day: Day, name: z.string(), words: z.string(), why: z.string().nullable() }))
+    .max(500)
+    .default([]),
 })
 
 const BlockForm = z.object({

@@ -1,46 +1,103 @@
+import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from '@still-pine/core/facts'
+import { CATALOGUE } from '@still-pine/core/program'
 import { z } from 'zod'
-import { Day, Id, SideSchema, StepKey, Text } from './primitives'
+import { Day, Id, Instant, RungMark, SideSchema, StepKey, Text } from './primitives'
 
-export const CHECK_KINDS = ['mouth', 'saddle', 'veterinary-hold', 'feet', 'worming'] as const
-export const INCIDENT_KINDS = ['kick', 'strike', 'rear', 'bolt', 'buck', 'pull-back', 'fall', 'bite'] as const
+export { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES }
+
+/** Why something that was written is written otherwise, or taken back; one word is enough. */
+const Because = z.string().trim().max(200, 'At most 200 characters.')
+
+/** What the person who puts a record says of it besides: why it is corrected, or why it is taken back. */
+const CORRECTION = {
+  /** Why it is other than it was; read where it is. */
+  because: Because.default(''),
+  /** Why it does not count any more; null where it does. */
+  withdrawn: Because.min(1, 'Say why in a word.').nullable().default(null),
+} as const
+
+const CHECK = {
+  kind: z.enum(CHECK_KINDS),
+  on: Day,
+  until: Day.nullable(),
+  passed: z.boolean(),
+  /** What a vet's hold leaves. */
+  leaves: z.enum(LEAVES).nullable().default(null),
+  note: Text,
+} as const
+
+const INCIDENT = {
+  kind: z.enum(INCIDENT_KINDS),
+  on: Day,
+  step: StepKey.nullable(),
+  side: SideSchema.nullable(),
+  rung: RungMark.nullable().default(null),
+  /** A person was up, or any weight was on. */
+  mounted: z.boolean().default(false),
+  fell: z.boolean().default(false),
+  hurt: z.enum(HURT).default('none'),
+  where: Text,
+  before: Text,
+  after: Text,
+} as const
 
 export const PutCheck = z
-  .object({
-    kind: z.enum(CHECK_KINDS),
-    on: Day,
-    until: Day.nullable(),
-    passed: z.boolean(),
-    note: Text,
-  })
+  .object({ ...CHECK, ...CORRECTION })
   .refine(({ on, until }) => until === null || until >= on, {
     message: 'It ends before it begins.',
     path: ['until'],
   })
 
+const UP_KINDS: readonly string[] = ['bolt', 'buck', 'rear', 'fall']
+
+const isUnderAPerson = (key: string): boolean =>
+  CATALOGUE.find((step) => step.key === key)
+    ?.exposures?.flat()
+    .some((one) => one === 'weight' || one === 'mounted') ?? false
+
+/**
+ * What an incident called serious in older files and on older devices says now: a person was up where its step has one,
+ * or where no step is told; a pull-back or a fall that was serious was one in which the horse fell.
+ */
+export const fromSerious = ({
+  kind,
+  step,
+  serious,
+}: {
+  readonly kind: string
+  readonly step: string | null
+  readonly serious: boolean
+}) => ({
+  mounted: serious && UP_KINDS.includes(kind) && (step === null || isUnderAPerson(step)),
+  fell: serious && ['pull-back', 'fall'].includes(kind),
+})
+
+/** An incident as it is written, also by a device that still calls it serious. */
+export const PutIncident = z
+  .object({ ...INCIDENT, ...CORRECTION, serious: z.boolean().optional() })
+  .transform(({ serious, ...incident }) =>
+    serious === undefined ? incident : { ...incident, ...fromSerious({ ...incident, serious }) },
+  )
+
+/** How a record was worded before somebody changed it, and why. */
+const earlier = <T extends z.ZodType>(was: T) =>
+  z.array(z.object({ at: Instant, byName: z.string(), because: z.string(), was }))
+
+const Withdrawn = z.object({ at: Instant, byName: z.string(), because: z.string() }).nullable().default(null)
+
 export const Check = z.object({
   id: Id,
-  kind: z.enum(CHECK_KINDS),
-  on: Day,
-  until: Day.nullable(),
-  passed: z.boolean(),
-  note: z.string(),
+  ...CHECK,
+  withdrawn: Withdrawn,
+  earlier: earlier(z.object(CHECK)).default([]),
 })
 
-export const PutIncident = z.object({
-  kind: z.enum(INCIDENT_KINDS),
-  on: Day,
-  step: StepKey.nullable(),
-  side: SideSchema.nullable(),
-  /** A person was up, or the horse fell: the gates above it shut. */
-  serious: z.boolean(),
-  where: Text,
-  before: Text,
-  after: Text,
+export const Incident = z.object({
+  id: Id,
+  ...INCIDENT,
+  withdrawn: Withdrawn,
+  earlier: earlier(z.object(INCIDENT)).default([]),
 })
-
-export const Incident = PutIncident.extend({ id: Id })
-
-export const CONFIRMATIONS = ['helper', 'helmet', 'safe-rail', 'company', 'rider-share'] as const
 
 /** What was confirmed at the pen, for that day only. */
 export const PutConfirmations = z.object({
@@ -50,6 +107,8 @@ export const PutConfirmations = z.object({
 export const PutOverrule = z.object({
   gate: StepKey,
   reason: z.string().trim().min(10, 'Say in a sentence why: at least 10 characters.').max(1000),
+  /** Taken back the same day. */
+  takenBack: z.boolean().default(false),
 })
 
 export type Check = z.infer<typeof Check>

@@ -26,6 +26,8 @@ export const Carry = z.object({
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),
+  /** Days it was ridden off the lead since the last incident that closed it. */
+  rides: z.number().int().default(0),
   /** The block it is in, where one is open. */
   block: z.object({ kind: z.enum(BLOCK_KINDS), from: Day }).nullable(),
   /** What its last arrival check showed. */

@@ -1,19 +1,51 @@
 import { z } from 'zod'
 import { Day, Id, Instant, Name, StepKey, Text } from './primitives'
 
-export const SEXES = ['mare', 'gelding', 'entire'] as const
+export const SEXES = ['filly', 'mare', 'colt', 'gelding', 'entire'] as const
 export const KINDS = ['horse', 'pony', 'cob', 'mule', 'donkey'] as const
+
+/** An age nobody has papers for: its bounds on the day they were said, and how they are known. */
+export const Estimate = z
+  .object({
+    lowMonths: z.number().int().min(0, 'Not below nought.').max(600, 'At most fifty years.'),
+    highMonths: z.number().int().min(0, 'Not below nought.').max(600, 'At most fifty years.'),
+    on: Day,
+    how: z.string().trim().max(200, 'At most 200 characters.'),
+  })
+  .refine(({ lowMonths, highMonths }) => lowMonths <= highMonths, {
+    message: 'The bounds are turned round: at least is more than at most.',
+    path: ['highMonths'],
+  })
+
+export const GONE = ['sold', 'home', 'died', 'other'] as const
+
+/** Why a horse is not in the yard any more, and since when. */
+export const Archived = z.object({
+  on: Day,
+  reason: z.enum(GONE),
+  note: z.string().trim().max(200, 'At most 200 characters.'),
+})
+
+export const PutArchived = z.object({ archived: Archived.nullable(), version: z.number().int().min(1) })
 
 /** What a person writes of a horse. */
 export const HorseForm = z.object({
   name: Name,
   born: Day.nullable(),
-  sex: z.enum(SEXES, 'Mare, gelding or entire.'),
+  sex: z.enum(SEXES, 'Filly, mare, colt, gelding or entire.'),
   kind: z.enum(KINDS, 'Horse, pony, cob, mule or donkey.'),
   marks: Text,
   origin: Text,
   handled: z.boolean(),
   arrived: Day,
+  /** Read where the day of birth is not known. */
+  estimate: Estimate.nullable().default(null),
+  /** Feral, or taken off a herd. */
+  feral: z.boolean().default(false),
+  /** Ridden in a bit. */
+  bitted: z.boolean().default(false),
+  /** At the wither. */
+  heightCm: z.number().min(30, 'From 30 to 230 cm.').max(230, 'From 30 to 230 cm.').nullable().default(null),
 })
 
 export const PutHorse = HorseForm.extend({
@@ -35,6 +67,7 @@ export const Horse = HorseForm.extend({
   school: StepKey,
   schoolName: z.string(),
   handOver: HandOverSteps,
+  archived: Archived.nullable().default(null),
   createdAt: Instant,
 })
 

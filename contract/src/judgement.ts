@@ -1,7 +1,8 @@
 import type { Burst, SessionPlan } from '@still-pine/core/plan'
 import type { Facts, GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
-import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
+import { PERMIT_RULES, type Shut } from '@still-pine/core/permit'
+import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
 import { Horse } from './horses'
 import { STOP_RULES } from './stop-rules'
 import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
@@ -33,7 +34,24 @@ export const TrackViewSchema = ChancesSchema.extend({
   passedColdToday: z.boolean(),
   lastCold: z.object({ day: Day, passed: z.boolean() }).nullable(),
   recent: z.array(z.object({ grade: GradeSchema, calm: CalmSchema.nullable() })),
-  recentDays: z.array(z.object({ day: Day, answers: z.number().int() })),
+  recentDays: z.array(
+    z.object({
+      day: Day,
+      answers: z.number().int(),
+      first: z.object({ rung: z.number().int(), passed: z.boolean() }).nullable(),
+    }),
+  ),
+  hardest: z.number().int(),
+  lastStood: z
+    .object({
+      state: z.enum(STATE_NAMES),
+      rung: z.number().int(),
+      chance: z.number(),
+      calmChance: z.number(),
+    })
+    .nullable(),
+  awayDays: z.number().int(),
+  behind: z.record(z.string(), z.object({ went: Day, last: Day })),
   temper: z.enum(['soft', 'reactive', 'worried', 'learning', 'dull']).nullable(),
   logLikelihood: z.number(),
   meanAbility: z.number(),
@@ -58,6 +76,7 @@ export const GateVerdictSchema = z.object({
   name: z.string(),
   day: Day,
   verdict: z.enum(['go', 'check-first', 'not-yet', 'stop']),
+  ready: z.enum(['go', 'check-first', 'not-yet']),
   sentence: z.string(),
   stops: z.array(z.object({ rule: z.enum(STOP_RULES), words: z.string() })),
   tracks: z.array(GateTrackSchema),
@@ -99,10 +118,20 @@ const BurstSchema = z.object({
   pinned: z.boolean(),
   kit: z.array(z.string()),
   cautions: z.array(z.string()),
+  provided: z.array(z.string()).default([]),
   lightAsk: z
     .object({ step: z.string(), name: z.string(), rung: z.number().int(), rungName: z.string() })
     .nullable(),
 }) satisfies z.ZodType<Burst>
+
+/** What is shut today, why, and what opens it. */
+const ShutSchema = z.object({
+  what: z.string(),
+  rule: z.enum(PERMIT_RULES),
+  gate: z.string().nullable(),
+  because: z.string(),
+  opens: z.string(),
+}) satisfies z.ZodType<Shut>
 
 export const SessionPlanSchema = z.object({
   day: Day,
@@ -130,20 +159,30 @@ export const Overrule = z.object({
   verdict: z.enum(['check-first', 'not-yet']),
   reason: z.string(),
   byName: z.string(),
+  takenBack: z.boolean().default(false),
 })
 
 /** What stops and plans read beside the tracks. */
 export const FactsSchema = z.object({
   born: Day.nullable(),
   checks: z.array(
-    z.object({ kind: z.enum(CHECK_KINDS), on: Day, until: Day.nullable(), passed: z.boolean() }),
+    z.object({
+      kind: z.enum(CHECK_KINDS),
+      on: Day,
+      until: Day.nullable(),
+      passed: z.boolean(),
+      leaves: z.enum(LEAVES).nullable().default(null),
+    }),
   ),
   incidents: z.array(
     z.object({
       kind: z.enum(INCIDENT_KINDS),
       on: Day,
       step: z.string().nullable(),
-      serious: z.boolean(),
+      rung: z.number().nullable().default(null),
+      mounted: z.boolean().default(false),
+      fell: z.boolean().default(false),
+      hurt: z.enum(HURT).default('none'),
     }),
   ),
   /** What was confirmed at the pen today. */
@@ -151,6 +190,14 @@ export const FactsSchema = z.object({
   handOver: z.array(z.string()),
   known: z.array(z.object({ step: z.string(), rung: z.number().int(), on: Day })),
   offWork: z.string().nullable(),
+  age: z.object({ lowMonths: z.number(), highMonths: z.number(), on: Day }).nullable().default(null),
+  sex: z.string().default(''),
+  kind: z.string().default(''),
+  feral: z.boolean().default(false),
+  bitted: z.boolean().default(false),
+  rides: z.number().int().default(0),
+  loadDays: z.number().int().default(0),
+  overruled: z.array(z.object({ gate: z.string(), byName: z.string() })).default([]),
 }) satisfies z.ZodType<Facts>
 
 /** A horse's whole path on one day. */
@@ -162,6 +209,8 @@ export const Line = z.object({
   overrules: z.array(Overrule),
   plan: SessionPlanSchema,
   facts: FactsSchema,
+  /** What keeps the horse from more than it may be asked today, the gravest first. */
+  shut: z.array(ShutSchema).default([]),
   /** What checks and incidents say today. */
   notices: z.array(NoticeSchema),
   /** Days with answers, and days since it came: two counters that never mix. */
@@ -175,6 +224,7 @@ export const Line = z.object({
 export const TodayRow = z.object({
   horse: Horse,
   plan: SessionPlanSchema,
+  shut: z.array(ShutSchema).default([]),
   /** Answers kept today. */
   answersToday: z.number().int(),
 })

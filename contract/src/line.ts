@@ -1,7 +1,11 @@
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import { countersOf, type Worked } from '@still-pine/core/counters'
+import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
-import type { Program } from '@still-pine/core/program'
+import { offWork, type BlockNow } from '@still-pine/core/blocks'
+import type { KnownRung } from '@still-pine/core/facts'
+import { rungAt, stepOf, type Program } from '@still-pine/core/program'
+import type { Check, Incident } from './care'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
 import type { Horse } from './horses'
 import type { Line, Overrule } from './judgement'
@@ -14,8 +18,8 @@ export const trackRows = (views: Views): Line['tracks'] =>
     return { step, side, view: view as Line['tracks'][number]['view'] }
   })
 
-/** What is made of the tracks of a horse on a day; the dear part of its Line. */
-export type Judged = Pick<Line, 'tracks' | 'gates' | 'plan'>
+/** What is made of the tracks of a horse on a day; the expensive part of its Line. */
+export type Judged = Pick<Line, 'tracks' | 'gates' | 'plan' | 'shut' | 'notices'>
 
 interface ToJudge {
   readonly program: Program
@@ -32,6 +36,8 @@ export const judgedFrom = ({ program, views, facts, loadDays, on }: ToJudge): Ju
   tracks: trackRows(views),
   gates: gateVerdicts(program, views, facts, on) as Line['gates'],
   plan: planSession(program, views, facts, on, { outlook: { ...ORDINARY, loadDays } }) as Line['plan'],
+  shut: [...shutToday({ program, views, facts }, on)],
+  notices: [...noticesOf({ program, views, facts, on })],
 })
 
 interface Parts {
@@ -54,15 +60,116 @@ const factsTold = ({
   handOver,
   known,
   offWork,
+  age,
+  sex,
+  kind,
+  feral,
+  bitted,
+  rides,
+  loadDays,
+  overruled,
 }: Facts): Line['facts'] => ({
   born,
-  checks: checks.map(({ kind, on, until, passed }) => ({ kind, on, until, passed })),
-  incidents: incidents.map(({ kind, on, step, serious }) => ({ kind, on, step, serious })),
+  age: age ? { lowMonths: age.lowMonths, highMonths: age.highMonths, on: age.on } : null,
+  sex: sex ?? '',
+  kind: kind ?? '',
+  feral: feral ?? false,
+  bitted: bitted ?? false,
+  rides: rides ?? 0,
+  loadDays: loadDays ?? 0,
+  overruled: (overruled ?? []).map(({ gate, byName }) => ({ gate, byName })),
+  checks: checks.map(({ kind, on, until, passed, leaves }) => ({
+    kind,
+    on,
+    until,
+    passed,
+    leaves: leaves ?? null,
+  })),
+  incidents: incidents.map(({ kind, on, step, rung, mounted, fell, hurt }) => ({
+    kind,
+    on,
+    step,
+    rung: rung ?? null,
+    mounted: mounted ?? false,
+    fell: fell ?? false,
+    hurt: hurt ?? 'none',
+  })),
   confirmed: [...confirmed],
   handOver: [...handOver],
   known: [...(known ?? [])],
   offWork: offWork ?? null,
 })
+
+interface Known {
+  readonly horse: Horse
+  readonly program: Program
+  readonly checks: readonly Check[]
+  readonly incidents: readonly Incident[]
+  readonly confirmed: Facts['confirmed']
+  readonly overrules: readonly Overrule[]
+  readonly known: readonly KnownRung[]
+  readonly block: BlockNow | null
+  /** Days ridden off the lead since the last incident that closed it. */
+  readonly rides: number
+  /** What was worked on the six days before. */
+  readonly week: readonly Worked[]
+  readonly on: string
+}
+
+/** Records that count: those nobody has taken back. */
+const standing = <T extends { readonly withdrawn: unknown }>(records: readonly T[]): readonly T[] =>
+  records.filter(({ withdrawn }) => !withdrawn)
+
+/** The day of the last incident with a person up; the rides of a rider are counted from there anew. */
+export const lastClosed = (incidents: readonly Incident[]): string | null =>
+  standing(incidents)
+    .filter(({ mounted, kind }) => mounted && ['bolt', 'buck', 'rear', 'fall'].includes(kind))
+    .map(({ on }) => on)
+    .sort()
+    .at(-1) ?? null
+
+const ladderRung = (program: Program, step: string | null, mark: number | null): number | null => {
+  const known = step === null ? undefined : stepOf(program, step)
+  return known && mark !== null ? rungAt(known, mark) : mark === null ? null : Math.floor(mark)
+}
+
+/** What is known of a horse beside its tracks, as the judgement reads it: the same on the server and on a device. */
+export const factsFrom = (told: Known): Facts => {
+  const { horse, program, on } = told
+  return {
+    born: horse.born,
+    age: horse.estimate,
+    sex: horse.sex,
+    kind: horse.kind,
+    feral: horse.feral,
+    bitted: horse.bitted,
+    checks: standing(told.checks).map(({ kind, on: day, until, passed, leaves }) => ({
+      kind,
+      on: day,
+      until,
+      passed,
+      leaves,
+    })),
+    incidents: standing(told.incidents).map(({ kind, on: day, step, rung, mounted, fell, hurt }) => ({
+      kind,
+      on: day,
+      step,
+      rung: ladderRung(program, step, rung),
+      mounted,
+      fell,
+      hurt,
+    })),
+    confirmed: told.confirmed,
+    handOver: horse.handOver,
+    known: told.known,
+    offWork: offWork(told.block),
+    rides: told.rides,
+    loadDays: loadDaysIn(program, told.week, horse, on),
+    overruled: told.overrules
+      .filter(({ takenBack }) => !takenBack)
+      .map(({ gate, byName }) => ({ gate, byName })),
+  }
+}
 
 /** A plan looks back over a week, the day itself left out. */
 const OTHER_DAYS_OF_WEEK = 6
@@ -85,7 +192,6 @@ export const lineFrom = ({ horse, facts, overrules, workDays, loadDays, judged, 
   ...judged,
   overrules: [...overrules],
   facts: factsTold(facts),
-  notices: [...noticesOf(facts, on)],
   workDays,
   calendarDays: Math.max(0, daysBetween(horse.arrived, on)),
   loadDays,

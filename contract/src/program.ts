@@ -1,4 +1,11 @@
-import { MANNER_PARTS, type CardPart, type MannerPart, type Program } from '@still-pine/core/program'
+import {
+  EFFORTS,
+  EXPOSURES,
+  MANNER_PARTS,
+  type CardPart,
+  type MannerPart,
+  type Program,
+} from '@still-pine/core/program'
 import { z } from 'zod'
 import { KindSchema, RungMark, StepKey } from './primitives'
 import { STOP_RULES } from './stop-rules'
@@ -39,6 +46,12 @@ export const StepSchema = z.object({
   needs: z.array(NeedRefSchema),
   roles: z.array(RoleSchema),
   need: NeedSchema.optional(),
+  /** What each rung puts at risk, easiest first. */
+  exposures: z
+    .array(z.array(z.enum(EXPOSURES)).max(EXPOSURES.length))
+    .max(20)
+    .optional(),
+  effort: z.enum(EFFORTS).optional(),
 })
 
 const GuardedSchema = z.discriminatedUnion('kind', [
@@ -50,6 +63,10 @@ const GateSchema = z.object({
   key: StepKey,
   name: Words.min(1),
   guards: GuardedSchema,
+  exposures: z
+    .array(z.array(z.enum(EXPOSURES)).max(EXPOSURES.length))
+    .max(20)
+    .optional(),
   solid: z.array(NeedRefSchema),
   ticked: z.boolean(),
   met: z.array(NeedRefSchema),

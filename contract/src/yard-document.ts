@@ -2,9 +2,9 @@ import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
 import { ArrivalResult, Snapshot } from './blocks'
-import { CHECK_KINDS, CONFIRMATIONS, INCIDENT_KINDS } from './care'
+import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
-import { HorseForm } from './horses'
+import { Archived, HorseForm } from './horses'
 import { TimeZone } from './people'
 import { PlaceForm } from './places'
 import {
@@ -26,7 +26,13 @@ import { ROLES } from './rights'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 4
+export const YARD_FORMAT_VERSION = 5
+
+/** Who took a record back, when and why. */
+const WithdrawnRecord = z
+  .object({ at: Instant, person: Id, because: z.string().max(200) })
+  .nullable()
+  .default(null)
 
 /** The parts of a yard's document, in the order in which they stand: each names only what stands before it. */
 export const YARD_PARTS = {
@@ -37,6 +43,7 @@ export const YARD_PARTS = {
     id: Id,
     school: StepKey,
     schoolVersion: z.number().int().min(1),
+    archived: Archived.nullable().default(null),
     handOver: z.array(StepKey).max(200),
     version: z.number().int().min(1),
     createdAt: Instant,
@@ -88,7 +95,9 @@ export const YARD_PARTS = {
     on: Day,
     until: Day.nullable(),
     passed: z.boolean(),
+    leaves: z.enum(LEAVES).nullable().default(null),
     note: Text,
+    withdrawn: WithdrawnRecord,
   }),
   incidents: z.object({
     id: Id,
@@ -98,10 +107,24 @@ export const YARD_PARTS = {
     on: Day,
     step: StepKey.nullable(),
     side: SideSchema.nullable(),
-    serious: z.boolean(),
+    rung: RungMark.nullable().default(null),
+    mounted: z.boolean().default(false),
+    fell: z.boolean().default(false),
+    hurt: z.enum(HURT).default('none'),
     where: Text,
     before: Text,
     after: Text,
+    withdrawn: WithdrawnRecord,
+  }),
+  /** How checks and incidents were worded before they were corrected. */
+  corrections: z.object({
+    id: Id,
+    of: z.enum(['check', 'incident']),
+    record: Id,
+    person: Id,
+    at: Instant,
+    because: z.string().max(200),
+    was: z.record(z.string(), z.unknown()),
   }),
   confirmations: z.object({
     horse: Id,
@@ -118,6 +141,7 @@ export const YARD_PARTS = {
     verdict: z.enum(['check-first', 'not-yet']),
     reason: z.string().max(1000),
     at: Instant,
+    takenBack: z.boolean().default(false),
   }),
   arrivals: z.object({ id: Id, horse: Id, person: Id, on: Day, result: ArrivalResult }),
   blocks: z.object({
@@ -158,6 +182,7 @@ export const YardDocument = YardHead.extend({
   voidings: z.array(YARD_PARTS.voidings),
   checks: z.array(YARD_PARTS.checks),
   incidents: z.array(YARD_PARTS.incidents),
+  corrections: z.array(YARD_PARTS.corrections).default([]),
   confirmations: z.array(YARD_PARTS.confirmations),
   overrules: z.array(YARD_PARTS.overrules),
   arrivals: z.array(YARD_PARTS.arrivals),

@@ -133,9 +133,9 @@ describe('gates and care', () => {
     const incident = {
       kind: 'bolt',
       on: '2026-05-14',
-      step: 'send',
-      side: 'left',
-      serious: true,
+      step: 'sit',
+      side: null,
+      mounted: true,
       where: 'track',
       before: '',
       after: '',

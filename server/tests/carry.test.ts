@@ -1,5 +1,5 @@
 import { routes, type Carry, type Device, type Worked } from '@still-pine/contract'
-import { judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/contract/line'
+import { factsFrom, judgedFrom, lineFrom, weekBefore } from '@still-pine/contract/line'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
@@ -65,7 +65,7 @@ describe('what a device takes along', () => {
         on: '2026-05-13',
         step: 'draw',
         side: null,
-        serious: true,
+        mounted: true,
         where: 'pen',
         before: '',
         after: '',
@@ -73,15 +73,16 @@ describe('what a device takes along', () => {
     }
     const said = { do: 'confirm', id: uuid(), horseId: id, day: '2026-05-14', confirmed: ['helper'] }
     expect(new Set(await send([session, ...steps, hurt, said]))).toEqual(new Set(['kept']))
-    const { horse, answers, checks, incidents, confirmed, overrules, day } = await carry(id)
+    const carried = await carry(id)
+    const { horse, answers, overrules, day } = carried
     const { program } = (await yard.starter.get<{ program: Program }>(`/programs/${horse.programId}`)).body
     const inOrder = [...answers].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.seq - b.seq))
     const views = viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, inOrder), day)
-    const facts = { born: horse.born, checks, incidents, confirmed, handOver: horse.handOver }
     const workDays = new Set(answers.map((answer) => answer.day)).size
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
     const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
-    const loadDays = loadDaysIn(program, week, horse, day)
+    const facts = factsFrom({ ...carried, program, week, on: day })
+    const loadDays = facts.loadDays!
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
     const here = lineFrom({ horse, facts, overrules, workDays, loadDays, judged, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)

@@ -33,6 +33,10 @@ const asked = async (asks: readonly [string, string, number][], grade = 1): Prom
 const UP_TO_SEND: [string, string, number][] = [
   ['draw', 'none', 4],
   ['step-back', 'none', 4],
+  ['yield-hind', 'left', 4],
+  ['yield-hind', 'right', 4],
+  ['yield-shoulder', 'left', 3],
+  ['yield-shoulder', 'right', 3],
   ['send', 'left', 4],
   ['send', 'right', 4],
 ]
@@ -127,6 +131,10 @@ describe('the blocks of a horse', () => {
     expect(closed.snapshot!.tracks.map(({ step, side }) => [step, side])).toEqual([
       ['draw', 'none'],
       ['step-back', 'none'],
+      ['yield-hind', 'left'],
+      ['yield-hind', 'right'],
+      ['yield-shoulder', 'left'],
+      ['yield-shoulder', 'right'],
       ['send', 'left'],
       ['send', 'right'],
     ])
@@ -211,7 +219,7 @@ describe('an owner', () => {
     await visitor.post('/sign-in', signIn)
     const { body } = await visitor.get<ReplyOf<'reports'>>('/reports')
     expect(body.horses.map(({ id }) => id)).toEqual([theirs])
-    expect(body.horses[0]!.arrival!.result.asked).toBe(4)
+    expect(body.horses[0]!.arrival!.result.asked).toBe(UP_TO_SEND.length)
     expect(body.horses[0]!.blocks[0]!.snapshot!.workDays).toBe(1)
     for (const path of ['/today', `/horses/${theirs}/line`, `/horses/${theirs}/blocks`, '/people'])
       expect((await visitor.get(path)).status).toBe(403)

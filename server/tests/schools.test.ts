@@ -241,7 +241,7 @@ describe('a school of one’s own', () => {
     [
       'one without the helmet',
       { ...OWN, school: 'bare', gates: OWN.gates.map((gate) => ({ ...gate, stops: [] })) },
-      /law and vet come first/,
+      /stricter, not looser/,
     ],
     [
       'one whose steps wait for each other',

@@ -96,6 +96,7 @@ afterAll(async () => {
 const BODIES: Record<string, unknown> = {
   putHorse: horseForm({ version: 1 }),
   putHandOver: { steps: ['lead-up'], version: 1 },
+  putArchived: { archived: { on: '2026-05-01', reason: 'sold', note: '' }, version: 1 },
   confirmSession: { note: '' },
   putCheck: { kind: 'feet', on: '2026-05-01', until: null, passed: true, note: '' },
   putIncident: {

@@ -1,5 +1,5 @@
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from '../blocks'
-import { Horse, PutHandOver, PutHorse } from '../horses'
+import { Horse, PutArchived, PutHandOver, PutHorse } from '../horses'
 import { Id } from '../primitives'
 import { z } from 'zod'
 import { horse, route } from './making'
@@ -21,6 +21,15 @@ export const horsesRoutes = {
     needs: 'edit-horse',
     params: horse,
     body: PutHorse,
+    reply: Horse,
+  }),
+  putArchived: route({
+    method: 'put',
+    path: '/horses/{horseId}/archived',
+    summary: 'Say that a horse has left, with the reason, or bring it back',
+    needs: 'edit-horse',
+    params: horse,
+    body: PutArchived,
     reply: Horse,
   }),
   putHandOver: route({

@@ -1,5 +1,6 @@
 import { EvidenceAnswer, EvidenceSession, KeptAnswer } from '../answers'
 import { Carry, Cursor } from '../carry'
+import { Horse } from '../horses'
 import { Line, TodayRow, WeekRow } from '../judgement'
 import { Day, Id, StepKey } from '../primitives'
 import { Judging, StepEvidence, YardReading } from '../reading'
@@ -15,7 +16,12 @@ export const judgementRoutes = {
     path: '/today',
     summary: 'Today’s running order with each horse’s plan',
     needs: 'read-yard',
-    reply: z.object({ day: Day, rows: z.array(TodayRow) }),
+    reply: z.object({
+      day: Day,
+      rows: z.array(TodayRow),
+      /** Horses that have left; they come back with one press. */
+      gone: z.array(Horse).default([]),
+    }),
   }),
   week: route({
     method: 'get',

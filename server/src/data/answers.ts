@@ -36,20 +36,50 @@ export const insertAnswers = async (
     client,
     sql`insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
                             phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, ending, slip,
-                            zone, aids, peak_newtons, release_seconds, replaces)
+                            zone, aids, peak_newtons, release_seconds, against, why, replaces)
         select a.id, ${yardId}, a."horseId", a."sessionId", a."personId", a.step, a.side, a.rung, a.grade, a.calm,
                a.at, a.day, a."phoneAt", a.ahead, a."byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds,
-               a.fault, a.sign, a.ending, a.slip, a.zone, a.aids, a."peakNewtons", a."releaseSeconds", a.replaces
+               a.fault, a.sign, a.ending, a.slip, a.zone, a.aids, a."peakNewtons", a."releaseSeconds", a.against, a.why, a.replaces
         from json_to_recordset(${JSON.stringify(answers.map((a, n) => ({ ...a, n })))}::json) as a(
           n int, id uuid, "horseId" uuid, "sessionId" uuid, "personId" uuid, step text, side text, rung real,
           grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz, ahead boolean, "byChance" boolean,
           recalled boolean, uncued boolean, place int, moving boolean, seconds real, fault text, sign text,
-          ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real, replaces uuid)
+          ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real, against text, why text, replaces uuid)
         order by a.n
         on conflict (id) do nothing returning id, seq`,
   )
   return new Map(inserted.map(({ id, seq }) => [id, seq]))
 }
+
+/** Days on which a horse was asked one of these steps from a rung on, after a day. */
+export const countRides = async (
+  client: Client,
+  horseId: string,
+  asked: readonly { readonly step: string; readonly mark: number }[],
+  after: string | null,
+): Promise<number> => {
+  const row = await maybeRow<{ days: number }>(
+    client,
+    sql`select count(distinct a.day)::int as days
+        from answer a
+          join unnest(${asked.map(({ step }) => step)}::text[], ${asked.map(({ mark }) => mark)}::real[]) as o(step, mark)
+            on o.step = a.step and a.rung >= o.mark
+          left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and v.id is null and not a.uncued
+          and (${after}::date is null or a.day > ${after}::date)`,
+  )
+  return row?.days ?? 0
+}
+
+/** What was asked of a horse between two days though it was not to be, once a step and day. */
+export const againstBetween = (client: Client, horseId: string, from: string, until: string) =>
+  rows<{ day: string; step: string; words: string; why: string | null }>(
+    client,
+    sql`select a.day, a.step, min(a.against) as words, min(a.why) as why
+        from answer a left join voiding v on v.answer_id = a.id
+        where a.horse_id = ${horseId} and a.day between ${from} and ${until} and a.against is not null and v.id is null
+        group by a.day, a.step order by a.day, a.step limit 500`,
+  )
 
 export const answerTrack = (client: Client, id: string) =>
   maybeRow<{ horseId: string; step: string; side: string; personId: string; voided: boolean }>(
@@ -97,7 +127,7 @@ const toKept = ({ at, voidedAt, voidedBy, voidReason, ...row }: KeptRow): KeptAn
 
 const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
     a.calm, a.at, a.day, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault,
-    a.sign, a.ending, a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds",
+    a.sign, a.ending, a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", a.against, a.why,
     a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
   from answer a join person p on p.id = a.person_id
   left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
@@ -120,7 +150,7 @@ export const answersAfter = (client: Client, horseId: string, seq: number, most:
     client,
     sql`select a.id, a.seq, a.session_id as "sessionId", a.step, a.side, a.rung, a.grade, a.calm, a.at, a.day,
                a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault, a.sign, a.ending,
-               a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds",
+               a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", a.against, a.why,
                a.replaces, a.ahead, p.name as "personName"
         from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
         where a.horse_id = ${horseId} and a.seq > ${seq} and v.id is null
@@ -165,7 +195,7 @@ export const evidenceOf = async (client: Client, horseId: string): Promise<Evide
       client,
       sql`select a.id, a.session_id as "sessionId", a.step, a.side, a.rung, a.grade, a.calm, a.at, a.day,
                  a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault, a.sign, a.ending,
-                 a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", p.name as "personName"
+                 a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", a.against, a.why, p.name as "personName"
           from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
           where a.horse_id = ${horseId} and v.id is null
           order by a.at, a.seq`,
@@ -177,7 +207,7 @@ export const drawnOf = (client: Client, horseId: string, step: string) =>
   rows<StepAnswer>(
     client,
     sql`select a.session_id as "sessionId", a.side, a.rung, a.grade, a.calm, a.day, a.place, a.seconds, a.fault, a.ending,
-               a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", p.name as "personName"
+               a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", a.against, a.why, p.name as "personName"
         from answer a join person p on p.id = a.person_id left join voiding v on v.answer_id = a.id
         where a.horse_id = ${horseId} and a.step = ${step} and v.id is null and not a.uncued
         order by a.at, a.seq`,

@@ -6,7 +6,8 @@ interface Row extends Omit<Horse, 'createdAt'> {
 }
 
 const select = (where: Sql): Sql => ({
-  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.version, h.hand_over as "handOver",
+  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted, h.height_cm as "heightCm",
+                h.archived, h.version, h.hand_over as "handOver",
                 h.program_id as "programId", p.school, p.document->>'name' as "schoolName", h.created_at as "createdAt"
          from horse h join program p on p.id = h.program_id ${where.text}`,
   values: where.values,
@@ -22,6 +23,16 @@ export const horseById = async (client: Client, id: string): Promise<Horse | und
   return row && toHorse(row)
 }
 
+const asJson = (value: unknown): string | null => (value === null ? null : JSON.stringify(value))
+
+/** Says that a horse has left, or is back, if it is still at the version the change was made from. */
+export const updateArchived = (client: Client, id: string, archived: Horse['archived'], version: number) =>
+  run(
+    client,
+    sql`update horse set archived = ${asJson(archived)}, version = version + 1
+        where id = ${id} and version = ${version}`,
+  )
+
 export const insertHorse = (
   client: Client,
   yardId: string,
@@ -32,9 +43,11 @@ export const insertHorse = (
 ) =>
   run(
     client,
-    sql`insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, version, created_at)
+    sql`insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, estimate,
+                           feral, bitted, height_cm, version, created_at)
         values (${id}, ${yardId}, ${programId}, ${horse.name}, ${horse.born}, ${horse.sex}, ${horse.kind},
-                ${horse.marks}, ${horse.origin}, ${horse.handled}, ${horse.arrived}, 1, ${at})
+                ${horse.marks}, ${horse.origin}, ${horse.handled}, ${horse.arrived}, ${asJson(horse.estimate)},
+                ${horse.feral}, ${horse.bitted}, ${horse.heightCm}, 1, ${at})
         on conflict (id) do nothing`,
   )
 
@@ -44,7 +57,8 @@ export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
     client,
     sql`update horse set name = ${horse.name}, born = ${horse.born}, sex = ${horse.sex}, kind = ${horse.kind},
                marks = ${horse.marks}, origin = ${horse.origin}, handled = ${horse.handled},
-               arrived = ${horse.arrived}, version = version + 1
+               arrived = ${horse.arrived}, estimate = ${asJson(horse.estimate)}, feral = ${horse.feral},
+               bitted = ${horse.bitted}, height_cm = ${horse.heightCm}, version = version + 1
         where id = ${id} and version = ${horse.version}`,
   )
 

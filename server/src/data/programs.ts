@@ -1,13 +1,24 @@
-import type { Program } from '@still-pine/core/program'
+import { withSafety, type Program } from '@still-pine/core/program'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
-export const programById = (client: Client, id: string) =>
-  maybeRow<{ id: string; document: Program }>(client, sql`select id, document from program where id = ${id}`)
+interface Stored {
+  readonly id: string
+  readonly document: Program
+}
 
-export const newestProgram = (client: Client, school: string) =>
-  maybeRow<{ id: string; document: Program }>(
-    client,
-    sql`select id, document from program where school = ${school} order by version desc limit 1`,
+/** A document from before today's rules of safety reads as one that keeps them. */
+const safe = (row: Stored | undefined): Stored | undefined =>
+  row && { ...row, document: withSafety(row.document) }
+
+export const programById = async (client: Client, id: string) =>
+  safe(await maybeRow<Stored>(client, sql`select id, document from program where id = ${id}`))
+
+export const newestProgram = async (client: Client, school: string) =>
+  safe(
+    await maybeRow<Stored>(
+      client,
+      sql`select id, document from program where school = ${school} order by version desc limit 1`,
+    ),
   )
 
 export const insertProgram = (

@@ -7,14 +7,14 @@ interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
 }
 
 // What one session spans: its answers that stand, and the time of the last.
-const SPAN = `select count(*)::int as answers, max(a.at) as ended_at
+const SPAN = `select count(*)::int as answers, count(a.against)::int as against, max(a.at) as ended_at
               from answer a left join voiding v on v.answer_id = a.id where v.id is null and a.session_id`
 
 /** The sessions that `chosen` picks; only theirs and their neighbours' answers are read. */
 const select = (chosen: Sql): Sql => ({
   text: `with chosen as (select s.* from pen_session s ${chosen.text})
          select s.id, s.horse_id as "horseId", h.name as "horseName", p.name as "personName",
-                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", s.circumstances, s.promised, own.answers,
+                s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", s.circumstances, s.promised, own.answers, own.against,
                 own.answers > 0 and exists (
                   select from pen_session other cross join lateral (${SPAN} = other.id) its
                   where other.horse_id = s.horse_id and other.id <> s.id and its.answers > 0

@@ -15,12 +15,14 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       select from pen_session r where r.person_id = p.id union all select from answer r where r.person_id = p.id
       union all select from voiding r where r.person_id = p.id union all select from care_check r where r.person_id = p.id
       union all select from incident r where r.person_id = p.id
+      union all select from correction r where r.person_id = p.id
       union all select from day_confirmation r where r.person_id = p.id
       union all select from overrule r where r.person_id = p.id
       union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
       union all select from horse_owner r where r.person_id = p.id) order by id`),
   horses:
-    plain(`select h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.id, p.school,
+    plain(`select h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted,
+      h.height_cm as "heightCm", h.archived, h.id, p.school,
       p.version as "schoolVersion", h.hand_over as "handOver", h.version, ${instant('h.created_at')} as "createdAt"
     from horse h join program p on p.id = h.program_id order by h.created_at, h.id`),
   sessions:
@@ -31,21 +33,24 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     plain(`select id, horse_id as horse, session_id as session, person_id as person, step, side, rung, grade, calm,
       ${instant('at')} as at, day, ${instant('phone_at')} as "phoneAt", ahead, by_chance as "byChance", recalled,
       uncued, place, moving, seconds, fault, sign, ending, slip, zone, aids, peak_newtons as "peakNewtons",
-      release_seconds as "releaseSeconds", replaces
+      release_seconds as "releaseSeconds", against, why, replaces
     from answer order by seq`),
   voidings: plain(`select id, answer_id as answer, person_id as person, ${instant('at')} as at, reason
     from voiding order by voiding.at, id`),
   checks:
-    plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", until_day as until, passed, note
+    plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", until_day as until, passed,
+      leaves, note, withdrawn
     from care_check order by on_day, id`),
-  incidents:
-    plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", step, side, serious,
-      place as "where", before, after
+  incidents: plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", step, side, rung,
+      mounted, fell, hurt, place as "where", before, after, withdrawn
     from incident order by on_day, id`),
+  corrections:
+    plain(`select id, of, record_id as record, person_id as person, ${instant('at')} as at, because, was
+    from correction order by correction.at, id`),
   confirmations: plain(`select horse_id as horse, day, confirmed, person_id as person
     from day_confirmation order by day, horse_id`),
   overrules: plain(`select id, horse_id as horse, person_id as person, gate, day, verdict, reason,
-      ${instant('at')} as at
+      ${instant('at')} as at, taken_back_at is not null as "takenBack"
     from overrule order by overrule.at, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
@@ -143,12 +148,14 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, name text, role text) order by n`,
   horses: (yardId, records) => sql`
     insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, hand_over,
-                       version, created_at)
+                       estimate, feral, bitted, height_cm, archived, version, created_at)
     select r.id, ${yardId}, p.id, r.name, r.born, r.sex, r.kind, r.marks, r.origin, r.handled, r.arrived,
-           r."handOver", r.version, r."createdAt"
+           r."handOver", nullif(r.estimate, 'null'::jsonb), r.feral, r.bitted, r."heightCm",
+           nullif(r.archived, 'null'::jsonb), r.version, r."createdAt"
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, school text, "schoolVersion" int, name text,
       born date, sex text, kind text, marks text, origin text, handled boolean, arrived date, "handOver" text[],
-      version int, "createdAt" timestamptz)
+      estimate jsonb, feral boolean, bitted boolean, "heightCm" real, archived jsonb, version int,
+      "createdAt" timestamptz)
     join program p on p.school = r.school and p.version = r."schoolVersion" order by n`,
   sessions: (yardId, records) => sql`
     insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, note, confirmed_at,
@@ -161,40 +168,50 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
   answers: (yardId, records) => sql`
     insert into answer (id, yard_id, horse_id, session_id, person_id, step, side, rung, grade, calm, at, day,
                         phone_at, ahead, by_chance, recalled, uncued, place, moving, seconds, fault, sign, ending,
-                        slip, zone, aids, peak_newtons, release_seconds, replaces)
+                        slip, zone, aids, peak_newtons, release_seconds, against, why, replaces)
     select r.id, ${yardId}, r.horse, r.session, r.person, r.step, r.side, r.rung, r.grade, r.calm, r.at, r.day,
            r."phoneAt", r.ahead, r."byChance", r.recalled, r.uncued, r.place, r.moving, r.seconds, r.fault, r.sign,
-           r.ending, r.slip, r.zone, r.aids, r."peakNewtons", r."releaseSeconds", r.replaces
+           r.ending, r.slip, r.zone, r.aids, r."peakNewtons", r."releaseSeconds", r.against, r.why, r.replaces
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, session uuid, person uuid,
       step text, side text, rung real, grade int, calm int, at timestamptz, day date, "phoneAt" timestamptz,
       ahead boolean, "byChance" boolean, recalled boolean, uncued boolean, place int, moving boolean, seconds real,
       fault text, sign text, ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real,
-      replaces uuid) order by n`,
+      against text, why text, replaces uuid) order by n`,
   voidings: (yardId, records) => sql`
     insert into voiding (id, yard_id, answer_id, person_id, at, reason)
     select r.id, ${yardId}, r.answer, r.person, r.at, r.reason
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, answer uuid, person uuid, at timestamptz,
       reason text) order by n`,
   checks: (yardId, records) => sql`
-    insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, note)
-    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.until, r.passed, r.note
+    insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, leaves, note, withdrawn)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.until, r.passed, r.leaves, r.note,
+           nullif(r.withdrawn, 'null'::jsonb)
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
-      until date, passed boolean, note text) order by n`,
+      until date, passed boolean, leaves text, note text, withdrawn jsonb) order by n`,
   incidents: (yardId, records) => sql`
-    insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, serious, place, before, after)
-    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.step, r.side, r.serious, r."where", r.before, r.after
+    insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, rung, mounted, fell, hurt, place,
+                          before, after, withdrawn)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.step, r.side, r.rung, r.mounted, r.fell, r.hurt,
+           r."where", r.before, r.after, nullif(r.withdrawn, 'null'::jsonb)
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
-      step text, side text, serious boolean, "where" text, before text, after text) order by n`,
+      step text, side text, rung real, mounted boolean, fell boolean, hurt text, "where" text, before text, after text,
+      withdrawn jsonb) order by n`,
+  corrections: (yardId, records) => sql`
+    insert into correction (id, yard_id, of, record_id, person_id, at, because, was)
+    select r.id, ${yardId}, r.of, r.record, r.person, r.at, r.because, r.was
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, of text, record uuid, person uuid,
+      at timestamptz, because text, was jsonb) order by n`,
   confirmations: (yardId, records) => sql`
     insert into day_confirmation (yard_id, horse_id, day, confirmed, person_id)
     select ${yardId}, r.horse, r.day, r.confirmed, r.person
     from json_to_recordset(${json(records)}::json) as r(n int, horse uuid, day date, confirmed text[], person uuid)
     order by n`,
   overrules: (yardId, records) => sql`
-    insert into overrule (id, yard_id, horse_id, person_id, gate, day, verdict, reason, at)
-    select r.id, ${yardId}, r.horse, r.person, r.gate, r.day, r.verdict, r.reason, r.at
+    insert into overrule (id, yard_id, horse_id, person_id, gate, day, verdict, reason, at, taken_back_at)
+    select r.id, ${yardId}, r.horse, r.person, r.gate, r.day, r.verdict, r.reason, r.at,
+           case when r."takenBack" then r.at end
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, gate text, day date,
-      verdict text, reason text, at timestamptz) order by n`,
+      verdict text, reason text, at timestamptz, "takenBack" boolean) order by n`,
   owners: (yardId, records) => sql`
     insert into horse_owner (horse_id, yard_id, person_id)
     select r.horse, ${yardId}, r.person

@@ -1,27 +1,30 @@
-import { routes } from '@still-pine/contract'
-import { stepOf } from '@still-pine/core/program'
+import { routes, type Horse } from '@still-pine/contract'
+import { knownStep } from '@still-pine/core/program'
 import { gateVerdict } from '@still-pine/core/readiness'
 import type { Router } from 'express'
 import {
   checksOf,
   incidentsOf,
-  saveCheck,
-  saveIncident,
   insertOverrule,
   overrulesOn,
   saveConfirmed,
+  takeBackOverrule,
 } from '../data/care'
+import { careFault, putCheck, putIncident } from '../records/care'
 import { factsOf, judgedTracks, programOf } from '../records/judged'
-import { todayIn } from '../records/yard'
+import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
 import { notFound, Refusal } from './refusal'
 import { serve } from './serve'
 
-const inTheFuture = (path: string): Refusal =>
-  new Refusal('bad-input', 'This day is still to come.', {
-    fields: [{ path, message: 'This day is still to come.' }],
-  })
+const field = (path: string, message: string): Refusal =>
+  new Refusal('bad-input', message, { fields: [{ path, message }] })
+
+const checkDay = (yard: Yard, horse: Horse, on: string): void => {
+  const fault = careFault(yard, horse, on)
+  if (fault) throw field('on', fault)
+}
 
 export const careRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.checks, async (yard, { params }) => {
@@ -31,9 +34,8 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
 
   serve(router, deps, routes.putCheck, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
-    if (body.on > todayIn(yard)) throw inTheFuture('on')
-    await saveCheck(yard.client, { ...yard, horseId: horse.id }, params.checkId, body)
-    const kept = (await checksOf(yard.client, horse.id)).find(({ id }) => id === params.checkId)
+    checkDay(yard, horse, body.on)
+    const kept = await putCheck(yard, horse.id, params.checkId, body)
     if (!kept) throw notFound('This check')
     return kept
   })
@@ -45,13 +47,12 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
 
   serve(router, deps, routes.putIncident, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
-    if (body.on > todayIn(yard)) throw inTheFuture('on')
-    if (body.step !== null && !stepOf(await programOf(yard, horse), body.step))
+    checkDay(yard, horse, body.on)
+    if (body.step !== null && !knownStep(await programOf(yard, horse), body.step))
       throw new Refusal('bad-input', 'This step is not in the horse’s program.', {
         fields: [{ path: 'step', message: 'This step is not in the horse’s program.' }],
       })
-    await saveIncident(yard.client, { ...yard, horseId: horse.id }, params.incidentId, body)
-    const kept = (await incidentsOf(yard.client, horse.id)).find(({ id }) => id === params.incidentId)
+    const kept = await putIncident(yard, horse.id, params.incidentId, body)
     if (!kept) throw notFound('This incident')
     return kept
   })
@@ -72,8 +73,14 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
     const program = await programOf(yard, horse)
     const gate = program.gates.find(({ key }) => key === body.gate)
     if (!gate) throw notFound('This gate')
+    if (body.takenBack) {
+      await takeBackOverrule(yard.client, params.overruleId, yard.now)
+      const taken = (await overrulesOn(yard.client, horse.id, day)).find(({ id }) => id === params.overruleId)
+      if (!taken) throw notFound('This overrule of today')
+      return taken
+    }
     const views = await judgedTracks(yard, horse.id, program, day)
-    const { verdict } = gateVerdict(program, gate, views, await factsOf(yard, horse, day), day)
+    const { verdict } = gateVerdict(program, gate, views, await factsOf(yard, horse, program, day), day)
     if (verdict === 'stop') throw new Refusal('not-allowed', 'A Stop cannot be overruled.')
     if (verdict === 'go') throw new Refusal('bad-input', 'The gate says Go: there is nothing to overrule.')
     const overrule = {

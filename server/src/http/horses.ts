@@ -1,7 +1,7 @@
 import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/contract'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
-import { horseById, insertHorse, updateHandOver, updateHorse } from '../data/horses'
+import { horseById, insertHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
 import { programById } from '../data/programs'
 import { programOf } from '../records/judged'
 import { moveToProgram, programOfSchool } from '../records/schools'
@@ -15,17 +15,32 @@ type HandOver = BodyOf<'putHandOver'>
 const field = (path: string, message: string): Refusal =>
   new Refusal('bad-input', message, { fields: [{ path, message }] })
 
-const checkDays = (yard: Yard, { born, arrived }: PutHorse): void => {
+const checkDays = (yard: Yard, { born, arrived, estimate }: PutHorse): void => {
   const today = todayIn(yard)
+  if (estimate !== null && estimate.on > today)
+    throw field('estimate.on', 'An age cannot be said of a day that is still to come.')
   if (born !== null && born > today) throw field('born', 'It cannot be born after today.')
   if (born !== null && arrived < born) throw field('arrived', 'It cannot have come before it was born.')
   if (arrived > today) throw field('arrived', 'It cannot have come after today.')
 }
 
 const isSame = (horse: Horse, form: PutHorse): boolean =>
-  (['name', 'born', 'sex', 'kind', 'marks', 'origin', 'handled', 'arrived'] as const).every(
-    (key) => horse[key] === form[key],
-  )
+  (
+    [
+      'name',
+      'born',
+      'sex',
+      'kind',
+      'marks',
+      'origin',
+      'handled',
+      'arrived',
+      'feral',
+      'bitted',
+      'heightCm',
+    ] as const
+  ).every((key) => horse[key] === form[key]) &&
+  JSON.stringify(horse.estimate) === JSON.stringify(form.estimate)
 
 /** Finds a horse of this yard or refuses. */
 export const horseOrRefuse = async ({ client }: Yard, id: string): Promise<Horse> => {
@@ -64,6 +79,19 @@ const changeHorse = async (yard: Yard, horse: Horse, form: PutHorse): Promise<Ho
   return changed(yard, horse.id, rows)
 }
 
+const archive = async (
+  yard: Yard,
+  horse: Horse,
+  { archived, version }: BodyOf<'putArchived'>,
+): Promise<Horse> => {
+  if (archived !== null && archived.on > todayIn(yard))
+    throw field('archived.on', 'This day is still to come.')
+  if (archived !== null && archived.on < horse.arrived)
+    throw field('archived.on', `${horse.name} had not come yet on this day (${horse.arrived}).`)
+  if (JSON.stringify(archived) === JSON.stringify(horse.archived)) return horse
+  return changed(yard, horse.id, await updateArchived(yard.client, horse.id, archived, version))
+}
+
 const tickHandOver = async (yard: Yard, horse: Horse, { steps, version }: HandOver): Promise<Horse> => {
   const program = await programOf(yard, horse)
   const unknown = steps.find((key) => !stepOf(program, key))
@@ -79,6 +107,9 @@ export const horseRoutes = (router: Router, deps: Dependencies): void => {
     const horse = await horseById(yard.client, params.horseId)
     return horse ? changeHorse(yard, horse, body) : addHorse(yard, params.horseId, body)
   })
+  serve(router, deps, routes.putArchived, async (yard, { params, body }) =>
+    archive(yard, await horseOrRefuse(yard, params.horseId), body),
+  )
   serve(router, deps, routes.putHandOver, async (yard, { params, body }) =>
     tickHandOver(yard, await horseOrRefuse(yard, params.horseId), body),
   )

@@ -40,15 +40,17 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
     const day = todayIn(yard)
     const counts = await answersPerDay(yard.client, day, day)
     const rows = []
-    for (const horse of await allHorses(yard.client)) {
-      const { plan } = await lineOf(yard, horse, day)
+    const horses = await allHorses(yard.client)
+    for (const horse of horses.filter(({ archived }) => archived === null)) {
+      const { plan, shut } = await lineOf(yard, horse, day)
       rows.push({
         horse,
         plan,
+        shut,
         answersToday: counts.find(({ horseId }) => horseId === horse.id)?.answers ?? 0,
       })
     }
-    return { day, rows }
+    return { day, rows, gone: horses.filter(({ archived }) => archived !== null) }
   })
 
   serve(router, deps, routes.week, async (yard) => {
@@ -56,7 +58,7 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
     const days = Array.from({ length: WEEK_DAYS }, (_, i) => addDays(today, i - WEEK_DAYS + 1))
     const counts = await answersPerDay(yard.client, days[0]!, today)
     const rows = []
-    for (const horse of await allHorses(yard.client)) {
+    for (const horse of (await allHorses(yard.client)).filter(({ archived }) => archived === null)) {
       const program = await programOf(yard, horse)
       const views = await judgedTracks(yard, horse.id, program, today)
       const stale = trackRows(views).flatMap(({ step, side, view }) => {

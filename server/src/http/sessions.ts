@@ -51,7 +51,7 @@ export const sessionRoutes = (router: Router, deps: Dependencies): void => {
       const key = trackKey(step, side)
       if (!voided) asked.set(key, (asked.get(key) ?? 0) + 1)
     }
-    const facts = await factsOf(yard, horse, session.day)
+    const facts = await factsOf(yard, horse, program, session.day)
     return changesOf(
       program,
       before,

@@ -7,7 +7,7 @@ import {
   type YardPart,
   type YardRecord,
 } from '@still-pine/contract'
-import { flawsOf, hardestMark, stepOf, type Program } from '@still-pine/core/program'
+import { flawsOf, hardestMark, stepOf, withSafety, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { insertProgram } from '../data/programs'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
@@ -110,7 +110,7 @@ class YardWriter {
   private check(part: YardPart, record: unknown): void {
     const here = `${part} ${this.count}`
     if (part === 'programs') {
-      const { document } = record as YardRecord<'programs'>
+      const document = withSafety((record as YardRecord<'programs'>).document)
       this.refuse(flawsOf(document).map(({ words }) => `${here}: ${words}`))
       this.programs.set(`${document.school} ${document.version}`, document)
     } else if (part === 'horses') {

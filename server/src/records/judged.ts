@@ -1,6 +1,7 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { offWork } from '@still-pine/core/blocks'
 import type { Horse } from '@still-pine/contract'
+import { factsFrom, lastClosed, weekBefore } from '@still-pine/contract/line'
+import { offLeadFrom } from '@still-pine/core/counters'
 import { sidesOf, type Program } from '@still-pine/core/program'
 import {
   replayHorse,
@@ -13,9 +14,9 @@ import {
   type TrackView,
   type Views,
 } from '@still-pine/core/readiness'
-import { evidence } from '../data/answers'
+import { countRides, evidence, workedRows } from '../data/answers'
 import { knownOf, openBlock } from '../data/blocks'
-import { checksOf, confirmedOn, incidentsOf } from '../data/care'
+import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
 import { lockHorse } from '../data/horses'
 import { programById } from '../data/programs'
 import { tracksOf, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
@@ -99,13 +100,25 @@ export const judgedTracks = async (
     : fill(yard, horseId, program, on, known)
 }
 
-/** What the stops read beside the tracks. */
-export const factsOf = async (yard: Yard, horse: Horse, on: string): Promise<Facts> => ({
-  known: await knownOf(yard.client, horse.id),
-  offWork: offWork((await openBlock(yard.client, horse.id)) ?? null),
-  born: horse.born,
-  checks: await checksOf(yard.client, horse.id),
-  incidents: await incidentsOf(yard.client, horse.id),
-  confirmed: await confirmedOn(yard.client, horse.id, on),
-  handOver: horse.handOver,
-})
+/** Everything known of a horse beside its tracks that says what may be asked of it on a day. */
+export const factsOf = async (
+  { client }: Yard,
+  horse: Horse,
+  program: Program,
+  on: string,
+): Promise<Facts> => {
+  const incidents = await incidentsOf(client, horse.id)
+  return factsFrom({
+    horse,
+    program,
+    checks: await checksOf(client, horse.id),
+    incidents,
+    confirmed: await confirmedOn(client, horse.id, on),
+    overrules: await overrulesOn(client, horse.id, on),
+    known: await knownOf(client, horse.id),
+    block: (await openBlock(client, horse.id)) ?? null,
+    rides: await countRides(client, horse.id, offLeadFrom(program), lastClosed(incidents)),
+    week: await workedRows(client, horse.id, weekBefore(on), on),
+    on,
+  })
+}

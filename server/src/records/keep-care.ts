@@ -1,8 +1,7 @@
 import type { BatchItem } from '@still-pine/contract'
 import { mayDo, type Action } from '@still-pine/contract/rights'
-import { addDays } from '@still-pine/core/answer'
 import { knownStep } from '@still-pine/core/program'
-import { saveConfirmed, saveIncident } from '../data/care'
+import { saveConfirmed } from '../data/care'
 import { confirmSession, saveCircumstances } from '../data/sessions'
 import {
   corrected,
@@ -13,6 +12,7 @@ import {
   type ItemReply,
   type Work,
 } from './batch-work'
+import { careFault, putIncident } from './care'
 import { todayIn } from './yard'
 
 type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
@@ -20,21 +20,20 @@ type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
 const notAllowed = ({ yard }: Work, action: Action, id: string): ItemReply | null =>
   mayDo(yard.role, action) ? null : refused(id, `A person in the part of ${yard.role} may not do this.`)
 
-/** A phone in the next time zone, or a little ahead, is already in tomorrow. */
-const isToCome = ({ yard }: Work, day: string): boolean => day > addDays(todayIn(yard), 1)
-
 export const keepIncident = async (work: Work, item: Item<'incident'>): Promise<ItemReply> => {
   const { id, horseId, incident } = item
   const no = notAllowed(work, 'record-incident', id)
   if (no) return no
   const horse = await horseAtWork(work, horseId)
   if (!horse) return refused(id, NO_HORSE, 'horseId')
-  if (isToCome(work, incident.on)) return refused(id, 'This day is still to come.', 'incident.on')
+  const fault = careFault(work.yard, horse, incident.on)
+  if (fault) return refused(id, fault, 'incident.on')
   if (incident.step !== null && !knownStep(horse.program, incident.step))
     return refused(id, `“${incident.step}” is not a step that is known here.`, 'incident.step')
-  const { client, yardId, personId } = work.yard
-  await saveIncident(client, { yardId, personId, horseId }, id, incident)
-  return { id, status: 'kept' }
+  const kept = await putIncident(work.yard, horseId, id, incident)
+  return kept
+    ? { id, status: 'kept' }
+    : refused(id, 'This record has an id that is taken: record it anew.', 'id')
 }
 
 const NO_SESSION = 'Its session is not known: send the session first.'
@@ -61,7 +60,7 @@ export const keepConfirmed = async (work: Work, item: Item<'confirm'>): Promise<
   const no = notAllowed(work, 'confirm-on-the-day', id)
   if (no) return no
   if (!(await horseAtWork(work, horseId))) return refused(id, NO_HORSE, 'horseId')
-  if (isToCome(work, day)) return refused(id, 'This day is still to come.', 'day')
+  if (day > todayIn(work.yard)) return refused(id, 'This day is still to come.', 'day')
   const { client, yardId, personId } = work.yard
   await saveConfirmed(client, { yardId, personId, horseId }, day, confirmed)
   return { id, status: 'kept' }

@@ -1,11 +1,11 @@
 import type { ArrivalResult, Horse, PutBlock } from '@still-pine/contract'
 import { daysBetween } from '@still-pine/core/answer'
-import { arrivalCheck } from '@still-pine/core/arrival'
+import { arrivalCheck, opensAfter } from '@still-pine/core/arrival'
 import { snapshotOf, type Snapshot } from '@still-pine/core/blocks'
-import { rungAt, rungName, stepOf } from '@still-pine/core/program'
-import { countWorkDays, evidence } from '../data/answers'
+import { knownStep, rungAt, rungName, stepOf } from '@still-pine/core/program'
+import { againstBetween, countWorkDays, evidence } from '../data/answers'
 import { incidentsOf } from '../data/care'
-import { judgedTracks, programOf } from './judged'
+import { factsOf, judgedTracks, programOf } from './judged'
 import type { Yard } from './yard'
 
 /** How a horse stood on the day a block ended. */
@@ -16,8 +16,16 @@ export const frozen = async (yard: Yard, horse: Horse, block: PutBlock): Promise
   return snapshotOf({
     program,
     views: await judgedTracks(yard, horse.id, program, block.until),
-    incidents: incidents.filter(({ on }) => on >= block.from && on <= block.until!),
+    incidents: incidents.filter(
+      ({ on, withdrawn }) => withdrawn === null && on >= block.from && on <= block.until!,
+    ),
     day: block.until,
+    against: (await againstBetween(yard.client, horse.id, block.from, block.until)).map(
+      ({ step, ...one }) => ({
+        ...one,
+        name: knownStep(program, step)?.name ?? step,
+      }),
+    ),
     workDays: await countWorkDays(yard.client, horse.id, block.until),
     calendarDays: Math.max(0, daysBetween(horse.arrived, block.until)),
   })
@@ -32,13 +40,20 @@ export const shownOn = async (yard: Yard, horse: Horse, on: string): Promise<Arr
     .map((answer) => ({ ...answer, rung: rungAt(stepOf(program, answer.step)!, answer.rung) }))
   if (answers.length === 0) return null
   const named = (step: string) => ({ step, name: stepOf(program, step)!.name })
-  const { asked, failed, known, opens, end } = arrivalCheck(program, answers)
+  const told = {
+    program,
+    views: await judgedTracks(yard, horse.id, program, on),
+    facts: await factsOf(yard, horse, program, on),
+    // What was asked as a check is read as one, whatever is said of the horse by now.
+    handled: true,
+  }
+  const { asked, failed, known, end } = arrivalCheck(told, answers, on)
   return {
     school: program.name,
     asked,
     failed: failed.map(named),
     known: known.map((one) => ({ ...one, rungName: rungName(stepOf(program, one.step)!, one.rung) })),
-    opens: opens.map(named),
+    opens: opensAfter(told, answers, on).map(named),
     end: end ?? 'It was ended before its place on the path was settled.',
   }
 }

@@ -21,10 +21,13 @@ interface Known {
 const judgeNow = async (yard: Yard, known: Known): Promise<Judged> =>
   judgedFrom({ ...known, views: await judgedTracks(yard, known.horse.id, known.program, known.on) })
 
+/** Raised with every change of what is made of the same answers and facts: what was made before is then made anew. */
+const JUDGED_BY = 2
+
 /** All that a judgement hangs on besides the answers: with a new answer the whole day is forgotten. */
 const keyOf = ({ horse, facts, loadDays }: Known): string =>
   createHash('sha256')
-    .update(JSON.stringify([horse.programId, facts, loadDays]))
+    .update(JSON.stringify([JUDGED_BY, horse.programId, facts, loadDays]))
     .digest('base64')
 
 /** Counts and judges today anew, and keeps both until the next answer or another fact. */
@@ -62,9 +65,9 @@ export const loadDaysBefore = async (
 export const lineOf = async (yard: Yard, horse: Horse, on: string): Promise<Line> => {
   const { client } = yard
   const program = await programOf(yard, horse)
-  const facts = await factsOf(yard, horse, on)
+  const facts = await factsOf(yard, horse, program, on)
   const overrules = await overrulesOn(client, horse.id, on)
-  const loadDays = await loadDaysBefore(yard, horse, program, on)
+  const loadDays = facts.loadDays ?? 0
   const known = { horse, program, facts, loadDays, on }
   const { workDays, judged } =
     on === todayIn(yard)

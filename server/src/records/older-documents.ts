@@ -1,3 +1,4 @@
+import { fromSerious } from '@still-pine/contract'
 import { FEET_FIRST } from '@still-pine/core/program'
 
 /** The parts of a manner that a program of version 1 told, under their names there. */
@@ -16,6 +17,18 @@ const programOfVersion1 = (record: unknown): unknown => {
   }
 }
 
+/** Up to version 4 an incident was serious or not. */
+const incidentOfVersion4 = (record: unknown): unknown => {
+  const incident = record as { kind?: unknown; step?: unknown; serious?: unknown } | null
+  if (typeof incident?.serious !== 'boolean') return record
+  const { serious, ...rest } = incident
+  return { ...rest, ...fromSerious({ kind: String(rest.kind), step: rest.step as string | null, serious }) }
+}
+
 /** A record of an older document as it is written now. Version 1 had one school, and told less of it. */
-export const asWrittenNow = (version: unknown, part: string, record: unknown): unknown =>
-  version === 1 && part === 'programs' ? programOfVersion1(record) : record
+export const asWrittenNow = (version: unknown, part: string, record: unknown): unknown => {
+  if (version === 1 && part === 'programs') return programOfVersion1(record)
+  return part === 'incidents' && typeof version === 'number' && version < 5
+    ? incidentOfVersion4(record)
+    : record
+}

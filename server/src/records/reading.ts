@@ -80,7 +80,7 @@ interface StandingHorse extends Standing {
 const standingOf = async (yard: Yard, horse: Horse, day: string): Promise<StandingHorse> => {
   const program = await programOf(yard, horse)
   const views = await judgedTracks(yard, horse.id, program, day)
-  return { horse, name: horse.name, program, views, facts: await factsOf(yard, horse, day) }
+  return { horse, name: horse.name, program, views, facts: await factsOf(yard, horse, program, day) }
 }
 
 const NOTHING_COUNTED: ReadonlyMap<TrackKey, CountedTrack> = new Map()
