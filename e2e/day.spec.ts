@@ -1,4 +1,4 @@
-import { enterDemo, expect, test } from './fixtures'
+import { addHorse, enterDemo, expect, test } from './fixtures'
 
 test('a gate’s stops are confirmed on the day, and the verdict follows', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
@@ -79,7 +79,7 @@ test('an incident is told in full, and shows before the work', async ({ page, de
   await page.getByLabel('In which step').selectOption({ label: 'Body rub' })
   await page.getByLabel('Side of the horse').selectOption('left')
   await page.getByLabel('Before it').fill('Hand came to the flank from behind')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Record the incident' }).click()
   await expect(page.getByText(/Body rub, left\. Before: Hand came to the flank/)).toBeVisible()
   await page.goto(`${demo.url}/before/${id.Snipe}`)
   await expect(page.getByText(/^A kick on/)).toBeVisible()
@@ -107,15 +107,16 @@ test('keys of the remote are learnt by pressing, colours follow the person', asy
 })
 
 test('two tabs of one pen send each answer once', async ({ page, context, demo }) => {
-  const id = await enterDemo(page, demo)
+  await enterDemo(page, demo)
+  const horse = await addHorse(page, demo, 'Speedwell')
   const answersOf = async (): Promise<number> => {
-    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Snipe}/steps/mouth-open/answers`)
+    const reply = await page.request.get(`${demo.url}/api/v1/horses/${horse}/steps/settle-in-pen/answers`)
     return ((await reply.json()) as { answers: unknown[] }).answers.length
   }
   const before = await answersOf()
   const second = await context.newPage()
   for (const tab of [page, second]) {
-    await tab.goto(`${demo.url}/pen/${id.Snipe}?step=mouth-open`)
+    await tab.goto(`${demo.url}/pen/${horse}?step=settle-in-pen`)
     await expect(tab.getByRole('button', { name: /^Start/ })).toBeVisible()
   }
   for (const tab of [page, second]) {

@@ -39,7 +39,12 @@ export const enterDemo = async (page: Page, product: Product): Promise<Record<st
 }
 
 /** Adds a horse nobody has touched, for tests that count on one, and gives its id. */
-export const addHorse = async (page: Page, product: Product, name: string): Promise<string> => {
+export const addHorse = async (
+  page: Page,
+  product: Product,
+  name: string,
+  more: { readonly handled?: boolean; readonly born?: string } = {},
+): Promise<string> => {
   const id = crypto.randomUUID()
   const reply = await page.request.put(`${product.url}/api/v1/horses/${id}`, {
     headers: { origin: product.url },
@@ -53,6 +58,7 @@ export const addHorse = async (page: Page, product: Product, name: string): Prom
       handled: false,
       arrived: new Date().toISOString().slice(0, 10),
       version: 0,
+      ...more,
     },
   })
   if (!reply.ok()) throw new Error(await reply.text())

@@ -235,7 +235,7 @@ test.describe('on a phone', () => {
     demo,
   }) => {
     const id = await enterDemo(page, demo)
-    await page.goto(`${demo.url}/pen/${id.Snipe}?step=yield-hind`)
+    await page.goto(`${demo.url}/pen/${id.Snipe}?step=loose-turn-in`)
     await button(page, /^Ask/).waitFor()
     const began = Date.now()
     await button(page, 'More').tap()
@@ -246,7 +246,7 @@ test.describe('on a phone', () => {
     await page.getByRole('dialog').getByRole('button', { name: 'Done' }).tap()
     expect(Date.now() - began).toBeLessThan(60_000)
     await expect(async () => {
-      const answers = (await kept(page, demo, id.Snipe!, 'yield-hind')).slice(0, 5)
+      const answers = (await kept(page, demo, id.Snipe!, 'loose-turn-in')).slice(0, 5)
       expect(answers.map(({ grade, recalled }) => [grade, recalled])).toEqual(
         [0, 1, 1, 1, 2].map((grade) => [grade, true]),
       )
@@ -330,24 +330,24 @@ test('a hold that is left before its time is no answer, and the rest of an answe
   demo,
 }) => {
   const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/pen/${id.Snipe}?step=stand`)
+  await page.goto(`${demo.url}/pen/${id.Lapwing}?step=stand`)
   await button(page, /^Start/).click()
   await page.waitForTimeout(400)
   await button(page, /^It left, or quit/).click()
   await expect(page.getByRole('img', { name: /left or quit/ }).filter({ visible: true })).toBeVisible()
-  await button(page, /^Offered, not asked for/).click()
-  await expect(button(page, /^Offered, not asked for/)).toHaveAttribute('aria-pressed', 'true')
+  await button(page, /^Did it unasked/).click()
+  await expect(button(page, /^Did it unasked/)).toHaveAttribute('aria-pressed', 'true')
   await button(page, 'Walks off').click()
   await expect(button(page, 'Walks off')).toHaveAttribute('aria-pressed', 'true')
   await expect(async () => {
-    const [last] = await kept(page, demo, id.Snipe!, 'stand')
+    const [last] = await kept(page, demo, id.Lapwing!, 'stand')
     expect(last).toMatchObject({ grade: 4, uncued: true, fault: 'Walks off' })
   }).toPass({ timeout: 15_000 })
 })
 
 test('it advises the other side, and says when the pattern is being learnt', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/pen/${id.Snipe}?step=yield-shoulder`)
+  await page.goto(`${demo.url}/pen/${id.Sedge}?step=yield-shoulder`)
   await button(page, /^Ask/).waitFor()
   const log = async (key: string): Promise<void> => {
     await page.keyboard.press('Space')

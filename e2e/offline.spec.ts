@@ -44,15 +44,15 @@ test.describe('on a phone', () => {
   }) => {
     const id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
-    const before = await keptOf(page, demo, id.Snipe!, 'yield-hind')
+    const before = await keptOf(page, demo, id.Snipe!, 'loose-turn-in')
     await context.setOffline(true)
     // The phone was off: a new page, and nothing but what lies on it.
     await page.close()
     const cold = await context.newPage()
     await cold.goto(`${demo.url}/horses/${id.Snipe}`)
     await expect(cold.getByText(/No signal\. What you see of Snipe is what this device knows/)).toBeVisible()
-    await expect(cold.locator('[data-step=yield-hind]')).toBeVisible()
-    await cold.goto(`${demo.url}/pen/${id.Snipe}?step=yield-hind`)
+    await expect(cold.locator('[data-step=loose-turn-in]')).toBeVisible()
+    await cold.goto(`${demo.url}/pen/${id.Snipe}?step=loose-turn-in`)
     await logAsks(cold, [
       [700, 'l'],
       [900, 'w'],
@@ -60,12 +60,12 @@ test.describe('on a phone', () => {
     ])
     await button(cold, 'Danger').tap()
     await button(cold, 'Kick').tap()
-    await cold.goto(`${demo.url}/horses/${id.Snipe}/steps/yield-hind`)
+    await cold.goto(`${demo.url}/horses/${id.Snipe}/steps/loose-turn-in`)
     await expect(cold.getByText(/last asked today/).first()).toBeVisible()
     await expect(cold.getByRole('status').getByText(/\d waiting, oldest /)).toBeVisible()
     await cold.goto(`${demo.url}/horses/${id.Snipe}/incidents`)
     await expect(cold.getByText(/Kick/).first()).toBeVisible()
-    await cold.goto(`${demo.url}/horses/${id.Snipe}/steps/yield-hind/card`)
+    await cold.goto(`${demo.url}/horses/${id.Snipe}/steps/loose-turn-in/card`)
     await expect(cold.getByText('Counts:')).toBeVisible()
     await cold.goto(`${demo.url}/before/${id.Snipe}`)
     await expect(cold.getByRole('heading', { level: 1, name: 'Snipe' })).toBeVisible()
@@ -75,14 +75,15 @@ test.describe('on a phone', () => {
     await expect(cold.getByText(/Confirmed at/)).toBeVisible()
     await context.setOffline(false)
     await allSaved(cold)
-    const after = await keptOf(cold, demo, id.Snipe!, 'yield-hind')
-    expect(after).toHaveLength(before.length + 3)
+    const after = await keptOf(cold, demo, id.Snipe!, 'loose-turn-in')
+    const ids = (answers: readonly { readonly id: string }[]) => answers.map(({ id: one }) => one)
+    expect(ids(after.slice(3))).toEqual(ids(before.slice(0, after.length - 3)))
     expect(after.slice(0, 3).map(({ calm }) => calm)).toEqual([0, 1, 0])
     const [newest] = await sessionsOf(cold, demo.url, id.Snipe!)
     expect(newest!.note).toBe('Wind, and still soft.')
     const care = await cold.request.get(`${demo.url}/api/v1/horses/${id.Snipe}/incidents`)
     const { incidents } = (await care.json()) as { incidents: { kind: string; step: string }[] }
-    expect(incidents.at(-1)).toMatchObject({ kind: 'kick', step: 'yield-hind' })
+    expect(incidents.at(-1)).toMatchObject({ kind: 'kick', step: 'loose-turn-in' })
   })
 
   test('what this device judges without signal is what the server judges of the same answers', async ({
@@ -364,7 +365,7 @@ test('leaving keeps what waits for its person, or wipes it; a lost phone is cut 
   const id = await enterDemo(page, demo)
   await settleIn(page, Object.keys(id).length)
   await context.setOffline(true)
-  await page.goto(`${demo.url}/pen/${id.Yarrow}?step=face-up`)
+  await page.goto(`${demo.url}/pen/${id.Burdock}?step=catch-rope`)
   await logAsks(page, [[700, 'l']])
   await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
   await page.goto(`${demo.url}/yard/waiting`)
@@ -410,7 +411,7 @@ test('nothing that the screen calls kept is lost however often the page is kille
   test.setTimeout(600_000)
   const id = await enterDemo(page, demo)
   await settleIn(page, Object.keys(id).length)
-  await page.goto(`${demo.url}/pen/${id.Snipe}?step=bend`)
+  await page.goto(`${demo.url}/pen/${id.Burdock}?step=yield-hind`)
   await context.setOffline(true)
   let running = page
   let acknowledged = 0
@@ -436,7 +437,7 @@ test('nothing that the screen calls kept is lost however often the page is kille
     }
     const next = await context.newPage()
     await running.close({ runBeforeUnload: false })
-    await next.goto(`${demo.url}/pen/${id.Snipe}?step=bend`)
+    await next.goto(`${demo.url}/pen/${id.Burdock}?step=yield-hind`)
     running = next
   }
   const waiting = await lying<{ id: string }>(running, 'waiting')

@@ -71,7 +71,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await page.getByText('2 answers, one by one, to mend').click()
   await page.getByRole('button', { name: 'Mend' }).first().click()
   await page.getByLabel('Grade').selectOption({ label: 'at ease' })
-  await page.getByRole('button', { name: 'Mend it' }).click()
+  await page.getByRole('button', { name: 'Correct' }).click()
   await expect(page.getByText('mended after the session, Runa Vik')).toBeVisible()
   await expect(page.getByText('(mended)')).toBeVisible()
   await page.getByText('Tap in a burst from memory').click()

@@ -36,7 +36,7 @@ test('the yard is read: nearest gates with what holds them, and its own gaps by 
   await page.goto(`${demo.url}/yard`)
   await page.getByRole('link', { name: /How the yard stands/ }).click()
   const sedge = page.getByRole('row', { name: /^Sedge/ })
-  await expect(sedge).toContainText('First time up')
+  await expect(sedge).toContainText('First weight')
   await expect(sedge).toContainText(/since .*\(\d+ days, \d+ work days?\)/)
   await expect(page.getByText(/\d+ of \d+ horses worked long enough are not there/).first()).toBeVisible()
   await expect(page.getByText(/^Ylva Tarn: \d+ of \d+ first asks light/).first()).toBeVisible()

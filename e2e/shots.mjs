@@ -51,6 +51,7 @@ const shoot = async (page, path, name, prepare = async () => undefined) => {
   await page.getByRole('main').waitFor()
   await page.getByText('Fetching …').waitFor({ state: 'detached' })
   await prepare(page)
+  await page.clock.runFor(2000)
   await page.waitForTimeout(700)
   await page.screenshot({ path: join(OUT, `${name}.png`) })
 }
@@ -64,6 +65,7 @@ const log = async (page, asks) => {
     await page.keyboard.press('Space')
     await page.keyboard.press(calm)
     await page.clock.runFor(3200)
+    await page.waitForTimeout(300)
   }
 }
 
@@ -77,7 +79,7 @@ await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidenc
     .waitFor()
   await page.getByLabel('Only answers given when').evaluate((choice) => choice.scrollIntoView())
 })
-await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-time-up`, 'gate-stop')
+await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-stop')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')
 await shoot(desk.page, `/horses/${desk.id.Bittern}/blocks`, 'blocks')
 await shoot(desk.page, `/horses/${desk.id.Sedge}/reading`, 'reading', async (page) => {
@@ -102,9 +104,9 @@ const [lapwingSession] = (
 await shoot(desk.page, `/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after')
 await shoot(desk.page, '/week', 'week')
 await shoot(desk.page, `/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above')
-await shoot(desk.page, '/practice', 'practice')
+await shoot(desk.page, `/horses/${desk.id.Bramble}/incidents`, 'checks')
 await shoot(desk.page, '/yard', 'yard')
-await shoot(desk.page, `/pen/${desk.id.Sedge}?step=loose-turn-in`, 'pen', async (page) => {
+await shoot(desk.page, `/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen', async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
   await log(page, [
     [2.6, 'w'],
@@ -130,25 +132,36 @@ await shoot(phone.page, `/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone', as
   await page.clock.runFor(3400)
 })
 
-const offline = await enter(DESK)
-await offline.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-await offline.page.clock.runFor(3000)
-await offline.page.waitForTimeout(15_000)
-await offline.page.context().setOffline(true)
-await shoot(offline.page, `/pen/${offline.id.Snipe}?step=yield-hind`, 'saved', async (page) => {
-  await page.getByRole('button', { name: /^Ask/ }).waitFor()
-  await log(page, [
-    [1.6, 'l'],
-    [2.2, 'w'],
-    [1.9, 'l'],
-  ])
-  await page.clock.runFor(5_000_000)
-  await page.goto(`${product.url}/yard/waiting`)
-  await page
-    .getByText(/waiting, oldest/)
-    .first()
-    .waitFor()
-  await page.clock.runFor(20_000)
+// A mare said to be handled, four asks into her arrival check.
+const arrived = crypto.randomUUID()
+await desk.page.request.put(`${product.url}/api/v1/horses/${arrived}`, {
+  headers: { origin: product.url },
+  data: {
+    name: 'Angelica',
+    born: null,
+    estimate: { lowMonths: 36, highMonths: 60, on: NOW.slice(0, 10), how: 'by her teeth' },
+    sex: 'mare',
+    kind: 'horse',
+    marks: 'Chestnut, flaxen mane',
+    origin: 'From a sale, nothing told',
+    handled: true,
+    arrived: NOW.slice(0, 10),
+    version: 0,
+  },
+})
+await desk.page.goto(`${product.url}/horses/${arrived}/arrival`)
+await desk.page.getByRole('button', { name: 'Begin in the pen' }).click()
+await desk.page.getByRole('button', { name: /^(Start|Ask)/ }).waitFor()
+await log(desk.page, [
+  [1.2, 'l'],
+  [0.8, 'l'],
+  [5.8, 'w'],
+  [1.1, 'l'],
+])
+await desk.page.clock.runFor(20_000)
+await shoot(desk.page, `/horses/${arrived}/arrival`, 'arrival', async (page) => {
+  await page.getByRole('button', { name: 'Keep what it showed' }).click()
+  await page.getByRole('heading', { name: 'How Angelica arrived' }).waitFor()
 })
 
 await browser.close()

@@ -44,7 +44,7 @@ test('a new version waits for a word, an old one can be put back, and what waits
   try {
     const id = await enterDemo(page, product)
     await settleIn(page, Object.keys(id).length)
-    await page.goto(`${product.url}/pen/${id.Snipe}?step=bend`)
+    await page.goto(`${product.url}/pen/${id.Snipe}?step=loose-turn-in`)
     expect(await releaseOf(page)).toBe('first')
     await page.getByRole('button', { name: /^Ask/ }).filter({ visible: true }).waitFor()
     await context.route('**/answers/batch', (route) => route.abort())

@@ -109,12 +109,18 @@ describe.each(['2026-05-14', '2027-02-28'])('the demo yard told from %s', (today
   it('has Curlew in her first rides, with a hand-over in sight', () => {
     expect(told('Curlew').views.get('ride-go-stop/none')!.answers).toBeGreaterThan(4)
     expect(['go', 'check-first', 'not-yet']).toContain(told('Curlew').verdicts.get('hand-over'))
+    const { views, facts } = told('Curlew')
+    const { bursts } = planSession(FEET_FIRST, views, facts, today)
+    expect(bursts.map(({ step }) => step)).toEqual(expect.arrayContaining(['saddle-on', 'saddle-move']))
   })
 
   it('has Yarrow on a veterinary hold', () => {
     const { views, facts } = told('Yarrow')
     expect(planSession(FEET_FIRST, views, facts, today).rests).toBe(true)
-    expect(noticesOf(facts, today)[0]).toMatchObject({ tone: 'stop', about: 'veterinary-hold' })
+    expect(noticesOf({ program: FEET_FIRST, views, facts, on: today })[0]).toMatchObject({
+      tone: 'stop',
+      about: 'veterinary-hold',
+    })
   })
 })
 

@@ -57,6 +57,12 @@ const SKIPPED = ['target', 'food-manners', 'over-from-fence', 'turn-front', 'sid
 
 const monthsBefore = (today: Day, months: number): Day => addDays(today, -Math.round(months * 30.44))
 
+/** What most horses of the yard have in common. */
+const PLAIN_FORM = { estimate: null, feral: false, bitted: false, heightCm: null } as const
+
+type Told = Omit<HorseForm, 'born' | 'arrived' | keyof typeof PLAIN_FORM> &
+  Partial<Pick<HorseForm, keyof typeof PLAIN_FORM>> & { months: number; arrivedAgo: number }
+
 interface Ways {
   readonly speed?: number
   readonly ability: number
@@ -112,16 +118,17 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
   const { ago, block, look, hold } = bookOf(today)
   const horse = (
     seed: number,
-    form: Omit<HorseForm, 'born' | 'arrived'> & { months: number; arrivedAgo: number },
+    form: Told,
     ways: Ways,
     spells: readonly Spell[],
     records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school' | 'blocks'>> = {},
   ): DemoHorse => {
     const { months, arrivedAgo, ...rest } = form
+    const born = rest.estimate ? null : monthsBefore(today, months)
     return {
       seed,
       school: 'feet-first',
-      form: { ...rest, born: monthsBefore(today, months), arrived: ago(arrivedAgo) },
+      form: { ...PLAIN_FORM, ...rest, born, arrived: ago(arrivedAgo) },
       nature: nature(ways),
       spells,
       checks: [],
@@ -141,6 +148,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         kind: 'horse',
         marks: 'Dun, dark points, small star',
         origin: 'Off the reserve last autumn',
+        feral: true,
         handled: false,
         arrivedAgo: 190,
       },
@@ -183,7 +191,6 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
             on: ago(23),
             step: 'tie',
             side: null,
-            serious: false,
             where: 'Rail by the gate',
             before: 'A trailer was let down beside her',
             after: 'The collar held, she stood again after a minute',
@@ -200,6 +207,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         kind: 'cob',
         marks: 'Piebald, feathered, two white fore socks',
         origin: 'Driven in pairs for a year, never ridden',
+        bitted: true,
         handled: true,
         arrivedAgo: 130,
       },
@@ -275,7 +283,6 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
             on: ago(11),
             step: 'halter-on',
             side: 'left',
-            serious: false,
             where: 'Round pen, at the gate',
             before: 'Mares were led past',
             after: 'Stepped back behind the shoulder, began again smaller',
@@ -315,7 +322,10 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         arrivedAgo: 240,
       },
       { speed: 0.65, ability: 3.6, calm: 2.6 },
-      [{ work: { upTo: 'ride-perimeter', without: SKIPPED }, every: 2, endsBefore: 1 }],
+      [
+        { work: { upTo: 'ride-perimeter', without: SKIPPED }, every: 2, endsBefore: 5 },
+        { work: { sessions: 3 }, every: 1, endsBefore: 1 },
+      ],
       {
         checks: [
           look('mouth', 200),
@@ -329,7 +339,6 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
             on: ago(48),
             step: 'strange-places',
             side: null,
-            serious: false,
             where: 'Track by the mill',
             before: 'Hens came out under the hedge',
             after: 'Ran ten metres on the line, came round, walked past twice',
@@ -364,7 +373,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       {
         name: 'Teal',
         months: 14,
-        sex: 'mare',
+        sex: 'filly',
         kind: 'horse',
         marks: 'Brown, star and snip, still fluffy',
         origin: 'Handling block: ten short sessions, then back to grass',
@@ -383,7 +392,9 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       {
         name: 'Whin',
         months: 28,
-        sex: 'mare',
+        estimate: { lowMonths: 20, highMonths: 34, on: ago(2), how: 'by her milk teeth' },
+        feral: true,
+        sex: 'filly',
         kind: 'horse',
         marks: 'Black bay, no white',
         origin: 'Off the reserve this week',

@@ -3,6 +3,7 @@ import { calmWord, gradeWord, type Grade, type Side } from '@still-pine/core/ans
 import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Button } from '../ui/button'
+import { Field, INPUT } from '../ui/field'
 import { clock } from '../ui/words'
 import { mend, takeBack } from './mend'
 import { CalmPicker, Picker, RungPicker, SidePicker } from './pickers'
@@ -19,8 +20,10 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
   const [calm, setCalm] = useState(answer.calm)
   const [side, setSide] = useState<Side>(answer.side)
   const [rung, setRung] = useState(rungAt(step, answer.rung))
+  const [why, setWhy] = useState(answer.why ?? '')
   const save = async (): Promise<void> => {
-    await mend(personId, answer, { grade, calm, side, rung: markOf(step, rung) })
+    const said = why.trim() === '' ? null : why.trim()
+    await mend(personId, answer, { grade, calm, side, rung: markOf(step, rung), why: said })
     close()
   }
   return (
@@ -40,15 +43,28 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
           </option>
         ))}
       </Picker>
+      {answer.against && (
+        <Field label="Why it was asked" hint={answer.against}>
+          {(props) => (
+            <input
+              className={INPUT}
+              maxLength={200}
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+              {...props}
+            />
+          )}
+        </Field>
+      )}
       <CalmPicker label="Calm" calm={calm} onPick={setCalm} />
       <Button look="act" type="submit">
-        Mend it
+        Correct
       </Button>
       <Button onClick={() => void takeBack(personId, answer, 'taken back after the session').then(close)}>
         Take it back
       </Button>
       <Button look="quiet" onClick={close}>
-        Leave it
+        Cancel
       </Button>
     </form>
   )
@@ -65,6 +81,8 @@ const wordsOf = (answer: KeptAnswer, step: Step): string =>
     answer.recalled ? 'recalled' : '',
     answer.fault ?? '',
     answer.ahead ? 'the phone’s clock was ahead' : '',
+    answer.against ? `against the permit: ${answer.against}` : '',
+    answer.why ? `said of it: ${answer.why}` : '',
   ]
     .filter(Boolean)
     .join(', ')

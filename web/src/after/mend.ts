@@ -22,7 +22,7 @@ export const takeBack = (personId: string, { id, horseId }: KeptAnswer, reason: 
 export const mend = async (
   personId: string,
   before: KeptAnswer,
-  patch: Partial<Pick<NewAnswer, 'grade' | 'calm' | 'side' | 'rung' | 'byChance'>>,
+  patch: Partial<Pick<NewAnswer, 'grade' | 'calm' | 'side' | 'rung' | 'byChance' | 'why'>>,
 ): Promise<void> => {
   const answer: NewAnswer = { ...asNew(before), ...patch, id: uuid(), replaces: before.id }
   if (await takeBack(personId, before, 'mended after the session'))

@@ -20,7 +20,7 @@ import type {
   SessionChanges,
   Settings,
 } from '@still-pine/contract'
-import type { Program } from '@still-pine/core/program'
+import { withSafety, type Program } from '@still-pine/core/program'
 import { onDeviceToo } from '../offline/base-query'
 import { heard, notHeard } from '../offline/sync-slice'
 import { forgetCopies, personHere } from '../offline/who'
@@ -136,6 +136,10 @@ export const api = createApi({
     }),
     program: build.query<{ id: string; program: Program }, string>({
       query: (id) => `/programs/${id}`,
+      transformResponse: (reply: { id: string; program: Program }) => ({
+        ...reply,
+        program: withSafety(reply.program),
+      }),
       keepUnusedDataFor: 3600,
     }),
     schools: build.query<ReplyOf<'schools'>, void>({ query: () => '/schools', providesTags: ['Schools'] }),
@@ -173,6 +177,10 @@ export const api = createApi({
     putHorse: build.mutation<Horse, { id: string; body: BodyOf<'putHorse'> }>({
       query: ({ id, body }) => ({ url: horsePath(id), method: 'PUT', body }),
       invalidatesTags: (_horse, _error, { id }) => ['Today', 'Schools', { type: 'Line', id }],
+    }),
+    putArchived: build.mutation<Horse, { horseId: string; body: BodyOf<'putArchived'> }>({
+      query: ({ horseId, body }) => ({ url: `${horsePath(horseId)}/archived`, method: 'PUT', body }),
+      invalidatesTags: (_horse, _error, { horseId }) => ['Today', 'Schools', { type: 'Line', id: horseId }],
     }),
     putHandOver: build.mutation<Horse, { horseId: string; body: BodyOf<'putHandOver'> }>({
       query: ({ horseId, body }) => ({ url: `${horsePath(horseId)}/hand-over`, method: 'PUT', body }),
@@ -246,6 +254,7 @@ export const {
   useMeQuery,
   usePeopleQuery,
   useProgramQuery,
+  usePutArchivedMutation,
   usePutCheckMutation,
   usePutCutOffMutation,
   usePutHandOverMutation,

@@ -61,6 +61,7 @@ export const router = createBrowserRouter([
         ...page(() => import('../horse/from-above/from-above-page')),
       },
       { path: 'horses/:horseId/incidents', ...page(() => import('../horse/care/care-page')) },
+      { path: 'horses/:horseId/edit', ...horsePage(() => import('../yard/edit-horse-page')) },
       { path: 'horses/:horseId/book', ...page(() => import('../horse/book-page')) },
       { path: 'horses/:horseId/steps/:stepKey', ...horsePage(() => import('../horse/evidence-page')) },
       { path: 'horses/:horseId/steps/:stepKey/card', ...page(() => import('../horse/card-page')) },

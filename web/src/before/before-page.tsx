@@ -5,11 +5,12 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useTodayQuery } from '../app/api'
 import { NoticeList } from '../horse/notice-list'
+import { ShutList } from '../horse/shut-list'
 import { useHorse } from '../horse/use-horse'
 import { whereNow } from '../pen/where'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
-import { longDay } from '../ui/words'
+import { longDay, withDays } from '../ui/words'
 import { AS_PLANNED, isTouched } from './arrange/arrangement'
 import { OutlookBar } from './arrange/outlook-bar'
 import { PlanList } from './arrange/plan-list'
@@ -25,7 +26,7 @@ const ClosedSteps = ({ line }: { line: Line }) => (
     <ul className="columns-1 gap-8 desk:columns-2">
       {line.plan.closed.map(({ step, name, words }) => (
         <li key={step} className="mb-1 break-inside-avoid">
-          <b>{name}</b> {words}
+          <b>{name}</b> {withDays(words)}
         </li>
       ))}
     </ul>
@@ -63,7 +64,7 @@ const LeftOut = ({ plan }: { plan: SessionPlan }) =>
       <ul>
         {plan.left.map(({ step, name, words }) => (
           <li key={step}>
-            <b>{name}</b> {words}
+            <b>{name}</b> {withDays(words)}
           </li>
         ))}
       </ul>
@@ -95,10 +96,13 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
       </div>
       <OutlookBar arrangement={arrangement} change={change} onPlace={setWhere} />
       <p className="text-xl" aria-busy={isBusy}>
-        {plan.reason}
+        {withDays(plan.reason)}
       </p>
       <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
-      <NoticeList notices={line.notices.filter(({ about }) => about !== 'veterinary-hold')} />
+      <ShutList horseId={line.horse.id} shut={line.shut} />
+      <NoticeList
+        notices={line.notices.filter(({ about, tone }) => about !== 'veterinary-hold' && tone !== 'stop')}
+      />
       {plan.rests && isTouched(arrangement) && (
         <Button className="self-start" onClick={() => change(AS_PLANNED)}>
           Plan an ordinary day again
@@ -128,7 +132,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
         </div>
       )}
       <LeftOut plan={plan} />
-      <ClosedSteps line={line} />
+      {plan.closed.length > 0 && <ClosedSteps line={line} />}
     </article>
   )
 }
@@ -148,7 +152,7 @@ const Order = ({ rows, chosen }: { rows: readonly TodayRow[]; chosen: string }) 
               {i + 1}. {horse.name}
             </b>
             <span className="block text-quiet">
-              {plan.reason}
+              {withDays(plan.reason)}
               {answersToday > 0 && ` ${answersToday} answers so far.`}
             </span>
           </Link>

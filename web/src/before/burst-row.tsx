@@ -1,5 +1,6 @@
 import type { Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
+import { lowerFirst } from '@still-pine/core/readiness'
 import type { ReactNode } from 'react'
 
 const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin', close: 'End on' } as const
@@ -61,10 +62,13 @@ export const BurstRow = ({ burst, number, program, children }: Props) => (
         <b className="font-name">{burst.name}</b>
         <span>{askWords(burst, program)}</span>
         <span className="text-quiet">
-          {burst.again ? 'back to it' : PURPOSE[burst.purpose].toLowerCase()}
+          {burst.again ? 'again' : PURPOSE[burst.purpose].toLowerCase()}
           {burst.pinned && ', put here by you'}
         </span>
       </p>
+      {burst.provided.length > 0 && !burst.again && (
+        <p className="font-bold">If confirmed there: {burst.provided.map(lowerFirst).join(' ')}</p>
+      )}
       {!burst.again && <Why burst={burst} />}
       {children}
     </div>

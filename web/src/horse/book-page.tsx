@@ -27,6 +27,11 @@ const BookPage = () => {
                 {clock(session.startedAt)}, {session.personName}, {count(session.answers, 'answer')}
               </span>
               <span className="text-quiet">{session.confirmedAt ? 'confirmed' : 'not confirmed'}</span>
+              {session.against > 0 && (
+                <span className="font-bold text-stop">
+                  {count(session.against, 'answer')} against the permit
+                </span>
+              )}
               {session.overlaps && <span className="font-bold text-worn">overlaps another session</span>}
               {session.note && <span>{session.note}</span>}
             </Link>

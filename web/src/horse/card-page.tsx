@@ -13,9 +13,12 @@ const CardPage = () => {
     return <Loading error={{ data: { title: `“${stepKey}” is not a step of this horse’s program.` } }} />
   const card = cardOf(program, step.key)
   const opensAt = Math.min(...line.tracks.filter((t) => t.step === step.key).map(({ view }) => view.openAt))
-  const cautions = card.cautions.filter((caution) => !GENERAL_CAUTIONS.includes(caution))
+  const isGeneral = (caution: string): boolean => GENERAL_CAUTIONS.includes(caution)
+  const cautions = card.cautions.filter((caution) => !isGeneral(caution))
+  // Those of its stage stand below its own: none is dropped because a step has its own.
+  const always = card.cautions.filter(isGeneral)
   return (
-    <main className="mx-auto flex w-full max-w-3xl flex-col gap-3 px-4 py-3 text-xl leading-snug">
+    <main className="mx-auto flex w-full max-w-3xl flex-col gap-2 px-4 py-2 text-xl leading-snug">
       <h1 className="text-3xl">
         <Link to={`/horses/${horseId}/steps/${step.key}`}>{step.name}</Link>
       </h1>
@@ -37,10 +40,15 @@ const CardPage = () => {
         ))}
       </dl>
       <ul className="border-l-4 border-stop pl-3">
-        {(cautions.length > 0 ? cautions : card.cautions).map((caution) => (
+        {cautions.map((caution) => (
           <li key={caution}>{caution}</li>
         ))}
       </ul>
+      {always.length > 0 && (
+        <p className="text-base">
+          <b>Always:</b> {always.join(' ')}
+        </p>
+      )}
     </main>
   )
 }

@@ -14,7 +14,7 @@ import { Link, useParams } from 'react-router'
 import { useStepAnswersQuery } from '../app/api'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
-import { STATE_WORDS } from '../ui/words'
+import { longDay, STATE_WORDS } from '../ui/words'
 import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
@@ -135,6 +135,13 @@ const EvidencePage = () => {
     return <Loading error={{ data: { title: `“${stepKey}” is not a step of this horse’s program.` } }} />
   const tracks = line.tracks.filter((track) => track.step === step.key)
   const gap = gapWords(tracks)
+  // Each session's once: the first answer of it tells for all.
+  const against = (data?.answers ?? []).filter(
+    (answer, i, all) =>
+      answer.against !== null &&
+      !answer.voided &&
+      all.findIndex((one) => one.sessionId === answer.sessionId && one.against !== null) === i,
+  )
   const isOpen = !line.plan.closed.some((closed) => closed.step === step.key)
   return (
     <main className="flex flex-col gap-4 px-4 py-3 desk:px-5">
@@ -166,6 +173,16 @@ const EvidencePage = () => {
           <Track key={track.side} track={track} step={step} day={line.day} answers={data?.answers ?? []} />
         ))}
       </div>
+      {against.length > 0 && (
+        <ul className="border-l-4 border-stop bg-panel px-4 py-2" aria-label="Asked against the permit">
+          {against.map(({ id, day, against: words, why }) => (
+            <li key={id}>
+              {longDay(day)}: asked though it was not to be. {words}
+              {why ? ` Said of it: ${why}.` : ' Nobody has said why yet.'}
+            </li>
+          ))}
+        </ul>
+      )}
       <StepEvidence line={line} program={program} step={step} />
       <p className="text-quiet">
         {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.

@@ -1,7 +1,7 @@
 import type { Horse } from '@still-pine/contract'
-import { monthsOld } from '@still-pine/core/answer'
+import { ageBounds } from '@still-pine/core/facts'
 import { useEffect, useRef } from 'react'
-import { NavLink, useLocation } from 'react-router'
+import { Link, NavLink, useLocation } from 'react-router'
 import { ageWords } from '../ui/words'
 
 const TABS = [
@@ -23,6 +23,15 @@ interface Props {
   readonly note?: string
 }
 
+/** Its age, or the bounds of it as they were said. */
+const ageOf = (horse: Horse, today: string): string => {
+  const age = ageBounds({ born: horse.born, age: horse.estimate ?? null }, today)
+  if (age === null) return 'age not known'
+  if (age.low === age.high) return ageWords(age.low)
+  const inYears = age.low % 12 === 0 && age.high % 12 === 0
+  return `${inYears ? age.low / 12 : ageWords(age.low)} to ${ageWords(age.high)}, ${horse.estimate?.how.trim() || 'by guess'}`
+}
+
 /** Who this is, in one line, and the views of it. */
 export const HorseHeader = ({ horse, today, note }: Props) => {
   const views = useRef<HTMLElement>(null)
@@ -37,10 +46,17 @@ export const HorseHeader = ({ horse, today, note }: Props) => {
     <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
         <h1 className="text-3xl font-extrabold">{horse.name}</h1>
+        <Link
+          to={`/horses/${horse.id}/edit`}
+          className="no-print inline-flex min-h-11 items-center underline"
+        >
+          Edit
+        </Link>
         <p className="min-w-0 text-quiet desk:flex-1 desk:truncate">
           {[
             horse.sex,
-            horse.born === null ? 'age not known' : ageWords(monthsOld(horse.born, today)),
+            ageOf(horse, today),
+            horse.archived ? 'has left' : '',
             note,
             horse.schoolName,
             horse.origin ? horse.origin.charAt(0).toLowerCase() + horse.origin.slice(1) : '',

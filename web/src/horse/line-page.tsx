@@ -8,8 +8,9 @@ import { lineSentence } from '../drawing/line/callouts'
 import { LineDrawing } from '../drawing/line/line-drawing'
 import { nextGate } from '../drawing/line/posts'
 import { Loading } from '../ui/loading'
-import { VERDICTS } from '../ui/words'
+import { VERDICTS, withDays } from '../ui/words'
 import { HorseHeader } from './horse-header'
+import { ShutList } from './shut-list'
 import { StageRows } from './stage-rows'
 import { useHorse } from './use-horse'
 
@@ -47,7 +48,9 @@ const planned = (line: Line): string =>
 const TodayPanel = ({ line }: { line: Line }) => (
   <Panel title="Today">
     <p>
-      {line.plan.rests ? line.plan.reason : `${upperFirst(planned(line))}. ${line.plan.minutes} minutes.`}
+      {line.plan.rests
+        ? withDays(line.plan.reason)
+        : `${upperFirst(planned(line))}. ${line.plan.minutes} minutes.`}
     </p>
     {!line.plan.rests && (
       <Link
@@ -102,6 +105,16 @@ const LinePage = () => {
         note={`work day ${line.workDays}, calendar day ${line.calendarDays}`}
       />
       <p className="text-xl">{lineSentence(program, line)}</p>
+      <ShutList horseId={line.horse.id} shut={line.shut} />
+      {line.workDays <= 1 && line.horse.handled && (
+        <p className="no-print border-l-8 border-act bg-panel px-3 py-1.5 text-lg">
+          It is said to be handled.{' '}
+          <Link className="underline" to={`/horses/${line.horse.id}/arrival`}>
+            An arrival check
+          </Link>{' '}
+          shows where its work begins.
+        </p>
+      )}
       <LineDrawing program={program} line={line} />
       <div className="grid gap-4 desk:grid-cols-3">
         <GatePanel line={line} program={program} />

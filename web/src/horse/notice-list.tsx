@@ -1,4 +1,5 @@
 import type { Line } from '@still-pine/contract'
+import { withDays } from '../ui/words'
 
 const TONE = {
   stop: 'border-stop text-stop font-bold',
@@ -12,7 +13,7 @@ export const NoticeList = ({ notices }: { notices: Line['notices'] }) =>
     <ul className="flex flex-col gap-1" aria-label="Checks and incidents">
       {notices.map(({ tone, words }) => (
         <li key={words} className={`border-l-4 bg-panel px-3 py-1.5 text-lg ${TONE[tone]}`}>
-          {words}
+          {withDays(words)}
         </li>
       ))}
     </ul>

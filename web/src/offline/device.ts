@@ -34,9 +34,10 @@ export interface KeptReply {
 }
 
 /** All that this device knows of a horse. */
-export interface Carried extends Omit<Carry, 'answers' | 'voided' | 'more' | 'block' | 'known'> {
+export interface Carried extends Omit<Carry, 'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides'> {
   readonly block?: Carry['block']
   readonly known?: Carry['known']
+  readonly rides?: number
   readonly personId: string
   readonly horseId: string
   /** When the server was last asked. */

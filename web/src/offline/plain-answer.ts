@@ -16,4 +16,6 @@ export const PLAIN_ANSWER = {
   aids: null,
   peakNewtons: null,
   releaseSeconds: null,
+  against: null,
+  why: null,
 } as const satisfies AnswerDetails & Readonly<Record<string, unknown>>

@@ -1,4 +1,5 @@
-import type { BodyOf } from '@still-pine/contract'
+import { PutIncident, type BodyOf } from '@still-pine/contract'
+import { exposuresAt, markOf } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
@@ -7,55 +8,75 @@ import { INCIDENT_WORDS } from '../horse/care/incident-words'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
 import { useAppDispatch } from '../app/store'
+import { undoDanger } from './log'
 import { dangerSeen } from './pen-slice'
 import type { PenView } from './use-pen'
 
-const KINDS = Object.entries(INCIDENT_WORDS) as [BodyOf<'putIncident'>['kind'], string][]
+type Incident = BodyOf<'putIncident'>
+
+const KINDS = Object.entries(INCIDENT_WORDS) as [Incident['kind'], string][]
+
+/** A danger press can be taken back for so long. */
+const UNDO_MS = 60_000
 
 interface Props {
   readonly view: PenView
   readonly onClose: () => void
 }
 
+const Tick = ({ words, on, set }: { words: string; on: boolean; set: (on: boolean) => void }) => (
+  <label className="flex min-h-16 items-center gap-3 text-lg font-bold">
+    <input type="checkbox" className="size-7" checked={on} onChange={(e) => set(e.target.checked)} />
+    {words}
+  </label>
+)
+
 /** A danger sign: stop first, then record it in two taps. */
 export const DangerSheet = ({ view, onClose }: Props) => {
-  const [serious, setSerious] = useState(false)
-  const dispatch = useAppDispatch()
   const { personId, horseId, day, aim } = view.pen
+  // Where the rung puts somebody on it, they are taken to have been up: unticked it says otherwise.
+  const [mounted, setMounted] = useState(
+    exposuresAt(view.step, aim.rung).some((one) => one === 'mounted' || one === 'weight'),
+  )
+  const [person, setPerson] = useState(false)
+  const [horse, setHorse] = useState(false)
+  const dispatch = useAppDispatch()
 
-  const record = async (kind: (typeof KINDS)[number][0]): Promise<void> => {
-    const body: BodyOf<'putIncident'> = {
+  const record = async (kind: Incident['kind']): Promise<void> => {
+    const id = uuid()
+    const incident = PutIncident.parse({
       kind,
       on: day,
       step: aim.step,
       side: aim.side === 'none' ? null : aim.side,
-      serious,
+      rung: markOf(view.step, aim.rung),
+      mounted,
+      fell: kind === 'fall',
+      hurt: horse ? 'horse' : person ? 'person' : 'none',
       where: 'pen',
       before: `${view.step.name}: ${view.rungWords}`,
       after: '',
-    }
-    const isKept = await keepHere(personId, horseId, { do: 'incident', id: uuid(), horseId, incident: body })
-    dispatch(dangerSeen())
-    if (isKept) toast(`Recorded: ${kind}. You can write more under Incidents.`)
+    })
+    const isKept = await keepHere(personId, horseId, { do: 'incident', id, horseId, incident })
+    dispatch(dangerSeen({ id, at: new Date().toISOString(), incident }))
+    if (isKept)
+      toast(`Recorded: ${INCIDENT_WORDS[kind].toLowerCase()}. You can write more under Incidents.`, {
+        duration: UNDO_MS,
+        action: { label: 'Undo', onClick: () => void dispatch(undoDanger(personId, id)) },
+      })
     onClose()
   }
 
   return (
-    <Sheet open title="Stop. Is everybody whole?" onClose={onClose}>
+    <Sheet open title="Stop. Is anyone hurt?" onClose={onClose}>
       <p className="mb-4">
         Get clear first. A hurt person or horse comes before any record: call for help, then the doctor or the
         vet.
       </p>
-      <label className="mb-4 flex min-h-16 items-center gap-3 text-lg font-bold">
-        <input
-          type="checkbox"
-          className="size-7"
-          checked={serious}
-          onChange={(e) => setSerious(e.target.checked)}
-        />
-        A person was up, or the horse fell
-      </label>
-      <div className="grid grid-cols-2 gap-2">
+      <Tick words="Somebody was riding, or had weight on it" on={mounted} set={setMounted} />
+      <Tick words="A person is hurt" on={person} set={setPerson} />
+      <Tick words="The horse is hurt or lame" on={horse} set={setHorse} />
+      <div className="mt-2 grid grid-cols-2 gap-2">
         {KINDS.map(([kind, word]) => (
           <Button key={kind} look="danger" className="min-h-16 text-xl" onClick={() => void record(kind)}>
             {word}

@@ -1,4 +1,4 @@
-import type { BatchItem, PromisedAsk } from '@still-pine/contract'
+import { PutIncident, type BatchItem, type PromisedAsk } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
@@ -10,6 +10,7 @@ import type { AppThunk } from '../app/thunk'
 import {
   answered,
   calmClosed,
+  dangerTakenBack,
   penOpened,
   replaced,
   sessionWasKept,
@@ -87,6 +88,9 @@ export const openPen =
       running: null,
       answers: [],
       danger: false,
+      confirmed: [],
+      allowed: null,
+      incidents: [],
       calmFor: null,
     }
     // An ask that ran when the page went is not an answer: it is simply asked again.
@@ -266,6 +270,22 @@ export const setFault = (personId: string, fault: string): AppThunk<Promise<void
 
 export const setSign = (personId: string, sign: string): AppThunk<Promise<void>> =>
   mendLast(personId, () => ({ sign }))
+
+const WRONGLY_PRESSED = 'pressed by mistake'
+
+/** Takes an incident of this pen back; once sent it stays on record as taken back. */
+export const undoDanger =
+  (personId: string, id: string): AppThunk<Promise<void>> =>
+  (dispatch, getState) =>
+    inTurn(async () => {
+      const pen = getState().pen
+      const seen = pen?.incidents.find((one) => one.id === id)
+      if (!pen || !seen) return
+      dispatch(dangerTakenBack(id))
+      if (await withdrawWaiting(id)) return
+      const incident = PutIncident.parse({ ...seen.incident, withdrawn: WRONGLY_PRESSED })
+      await keep(personId, pen, { do: 'incident', id, horseId: pen.horseId, incident })
+    })
 
 /** Takes the last answer back; once sent it stays in the history as taken back. */
 export const undoLast =

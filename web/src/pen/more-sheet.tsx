@@ -1,9 +1,11 @@
 import { gradeWord, SIGN_FAMILIES, SIGNS, SLIPS, type Grade } from '@still-pine/core/answer'
 import { THINGS } from '@still-pine/core/coverage'
+import type { Offers, Permit } from '@still-pine/core/permit'
 import { cardFor, rungName } from '@still-pine/core/program'
 import { Link } from 'react-router'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
+import { withDays } from '../ui/words'
 import type { Next } from './advice-bar'
 import { PlacePicker } from './place-picker'
 import type { PenView } from './use-pen'
@@ -12,6 +14,9 @@ import type { PenActions } from './use-pen-actions'
 interface Props {
   readonly view: PenView
   readonly actions: PenActions
+  readonly offers: Offers
+  /** What is said to the rung above. */
+  readonly above: Permit
   readonly next: Next | null
   readonly school: string
   readonly recall: () => void
@@ -24,7 +29,7 @@ const LINK =
 const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
 
 /** The rest of the pen's controls: rung, by chance, faults and a grade to correct. */
-export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Props) => {
+export const MoreSheet = ({ view, actions, offers, above, next, school, recall, onClose }: Props) => {
   const { step, pen } = view
   const last = view.answers.at(-1)
   const done = (act: () => void) => () => {
@@ -42,7 +47,7 @@ export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Prop
             <Button
               className="min-h-16"
               hint="↓"
-              disabled={pen.aim.rung <= 1}
+              disabled={offers.smaller === null}
               onClick={() => actions.moveRung(-1)}
             >
               A rung smaller
@@ -50,12 +55,17 @@ export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Prop
             <Button
               className="min-h-16"
               hint="↑"
-              disabled={pen.aim.rung >= step.rungs.length}
+              disabled={offers.bigger === null}
               onClick={() => actions.moveRung(1)}
             >
               A rung bigger
             </Button>
           </div>
+          {offers.bigger === null && pen.aim.rung < step.rungs.length && (
+            <p className="mt-2 text-quiet">
+              Rung {pen.aim.rung + 1} is shut today: {withDays(above.because[0]?.words ?? '')}
+            </p>
+          )}
         </section>
         {!pen.sessionKept && <PlacePicker />}
         <div className="grid grid-cols-2 gap-2">
@@ -106,7 +116,7 @@ export const MoreSheet = ({ view, actions, next, school, recall, onClose }: Prop
                   hint="O"
                   onClick={done(actions.uncued)}
                 >
-                  Offered, not asked for
+                  Did it unasked
                 </Button>
               </div>
             </section>

@@ -8,6 +8,7 @@ import { useSuits } from '../before/arrange/use-suits'
 import { MARKS_KEY } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { useIsDesk } from '../ui/use-is-desk'
+import { withDays } from '../ui/words'
 import { aimAtFeet } from './advice'
 import { AdviceBar, type Next } from './advice-bar'
 import { ActionRow, MiddleRow } from './controls'
@@ -19,6 +20,8 @@ import { GivenMarks } from './given-marks'
 import { MainButton } from './main-button'
 import { MoreSheet } from './more-sheet'
 import { PenHeader } from './pen-header'
+import { PermitPanel } from './permit-panel'
+import { isAllowed, offersIn, permitIn } from './use-offers'
 import { StorageWarning, useCanKeep } from './storage-warning'
 import { SideBanner } from './side-banner'
 import { QuickTells } from './quick-tells'
@@ -41,7 +44,7 @@ const RestsToday = ({ line }: { line: Line }) =>
       role="alert"
       className="border-b-2 border-stop bg-panel px-3 py-1 text-xl font-bold text-stop desk:px-6"
     >
-      {line.plan.reason}
+      {withDays(line.plan.reason)}
     </p>
   ) : null
 
@@ -96,7 +99,9 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   useWakeLock()
   useDevices()
   useFollow(view, line, program, suits)
-  const arrival = useArrivalGuide(view, program)
+  const arrival = useArrivalGuide(view, line, program)
+  const offers = useMemo(() => offersIn(line, program, view.pen), [line, program, view.pen])
+  const asksFirst = !isRunning && !isAllowed(view.pen) && offers.permit.answer !== 'yes'
   const next = useMemo(() => (arrival ? null : nextOf(view, line, actions)), [arrival, view, line, actions])
   const isDesk = useIsDesk()
   const advice = (
@@ -161,14 +166,18 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
             actions={actions}
             more={more}
           />
-          <MainButton
-            kind={view.step.kind}
-            isRunning={isRunning}
-            settings={settings}
-            press={actions.forward}
-            calmIsOpen={view.pen.calmFor !== null}
-            disabled={canKeep === false}
-          />
+          {asksFirst ? (
+            <PermitPanel view={view} line={line} offers={offers} actions={actions} personId={personId} />
+          ) : (
+            <MainButton
+              kind={view.step.kind}
+              isRunning={isRunning}
+              settings={settings}
+              press={actions.forward}
+              calmIsOpen={view.pen.calmFor !== null}
+              disabled={canKeep === false}
+            />
+          )}
         </div>
       </div>
       {isDesk && (
@@ -185,6 +194,11 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
         <MoreSheet
           view={view}
           actions={actions}
+          offers={offers}
+          above={permitIn(line, program, {
+            ...view.pen,
+            aim: { ...view.pen.aim, rung: view.pen.aim.rung + 1 },
+          })}
           next={next}
           school={program.school}
           recall={recall}

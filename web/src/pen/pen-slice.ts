@@ -1,6 +1,7 @@
-import type { AnswerDetails } from '@still-pine/contract'
+import type { AnswerDetails, BodyOf } from '@still-pine/contract'
 import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
+import type { Confirmation } from '@still-pine/core/facts'
 import type { Burst } from '@still-pine/core/plan'
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit'
 
@@ -74,6 +75,16 @@ export interface PenState extends Run {
   readonly answers: readonly PenAnswer[]
   /** A danger sign was recorded since this burst began. */
   readonly danger: boolean
+  /** What was confirmed in this pen today, until the Line has heard of it. */
+  readonly confirmed: readonly Confirmation[]
+  /** The person goes on with a step up to this rung, having seen what is said to it; `why` where it is against the permit. */
+  readonly allowed: { readonly step: string; readonly rung: number; readonly why: string | null } | null
+  /** Incidents recorded in this pen, the newest last: Undo takes them back too. */
+  readonly incidents: readonly {
+    readonly id: string
+    readonly at: string
+    readonly incident: BodyOf<'putIncident'>
+  }[]
   /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
   readonly calmFor: { readonly id: string; readonly until: number } | null
 }
@@ -127,7 +138,17 @@ export const penSlice = createSlice({
       ({ running }) => running && { running: { ...running, corrections: running.corrections + 1 } },
     ),
     aidGiven: of<void>(({ running }) => running && { running: { ...running, aids: running.aids + 1 } }),
-    dangerSeen: of<void>(() => ({ danger: true, running: null })),
+    dangerSeen: of((pen, seen: PenState['incidents'][number]) => ({
+      danger: true,
+      running: null,
+      incidents: [...pen.incidents, seen],
+    })),
+    dangerTakenBack: of((pen, id: string) => {
+      const incidents = pen.incidents.filter((one) => one.id !== id)
+      return { incidents, danger: incidents.length > 0 && pen.danger }
+    }),
+    confirmedNow: of((pen, one: Confirmation) => ({ confirmed: [...pen.confirmed, one] })),
+    allowed: of((pen, why: string | null) => ({ allowed: { step: pen.aim.step, rung: pen.aim.rung, why } })),
     dropped: of<void>(() => ({ running: null })),
     sessionWasKept: of<void>(() => ({ sessionKept: true })),
     answered: of(({ answers }, { answer, calmUntil }: { answer: PenAnswer; calmUntil: number | null }) => ({
@@ -157,6 +178,9 @@ export const {
   corrected,
   aidGiven,
   dangerSeen,
+  dangerTakenBack,
+  confirmedNow,
+  allowed,
   dropped,
   sessionWasKept,
   answered,

@@ -16,7 +16,7 @@ export const QuickTells = memo(({ view, actions, school }: Props) => {
   if (!last || view.pen.running) return null
   const tells = [
     { words: 'By chance', hint: 'C', isSo: last.byChance, tell: actions.byChance },
-    { words: 'Offered, not asked for', hint: 'O', isSo: last.uncued, tell: actions.uncued },
+    { words: 'Did it unasked', hint: 'O', isSo: last.uncued, tell: actions.uncued },
     ...cardFor(view.step.key, school).faults.map(({ fault }) => ({
       words: fault,
       hint: undefined,

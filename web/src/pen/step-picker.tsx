@@ -1,6 +1,8 @@
 import type { Line } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
+import { stepsOffered } from '@still-pine/core/permit'
 import { memo } from 'react'
+import { permitHorse } from '../horse/permit-horse'
 
 interface Props {
   readonly line: Line
@@ -11,7 +13,7 @@ interface Props {
 
 /** Every open step; remembered, for it is long and an answer does not change it. */
 export const StepPicker = memo(({ line, program, stepKey, onPick }: Props) => {
-  const closed = new Set(line.plan.closed.map(({ step }) => step))
+  const offered = new Set(stepsOffered(permitHorse(line, program), line.day))
   return (
     <label className="flex items-center gap-2">
       <span className="sr-only">Step</span>
@@ -21,7 +23,7 @@ export const StepPicker = memo(({ line, program, stepKey, onPick }: Props) => {
         onChange={(event) => onPick(event.target.value)}
       >
         {program.steps
-          .filter(({ key }) => !closed.has(key) || key === stepKey)
+          .filter(({ key }) => offered.has(key) || key === stepKey)
           .map(({ key, name }) => (
             <option key={key} value={key}>
               {name}

@@ -1,7 +1,9 @@
 import { arrivalCheck, type ArrivalCheck } from '@still-pine/core/arrival'
+import type { Line } from '@still-pine/contract'
 import { onLadders, type Program } from '@still-pine/core/program'
 import { useEffect, useMemo } from 'react'
 import { useAppDispatch } from '../app/store'
+import { permitHorse } from '../horse/permit-horse'
 import { aimed } from './pen-slice'
 import type { PenView } from './use-pen'
 
@@ -9,15 +11,16 @@ import type { PenView } from './use-pen'
 export const ARRIVAL = 'arrival'
 
 /** While an arrival check runs: aims at each next ask as soon as the one before it is settled. */
-export const useArrivalGuide = (view: PenView, program: Program): ArrivalCheck | null => {
+export const useArrivalGuide = (view: PenView, line: Line, program: Program): ArrivalCheck | null => {
   const dispatch = useAppDispatch()
   const { pen } = view
   const isOn = pen.gate === ARRIVAL
   const check = useMemo(() => {
     if (!isOn) return null
     const answers = pen.answers.filter(({ uncued }) => !uncued)
-    return arrivalCheck(program, onLadders(program, answers))
-  }, [isOn, pen.answers, program])
+    const horse = { ...permitHorse(line, program), handled: true }
+    return arrivalCheck(horse, onLadders(program, answers), pen.day)
+  }, [isOn, pen.answers, pen.day, line, program])
   const next = check?.next ?? null
   const { aim } = pen
   // The calm of the last answer is still to be told, or an ask runs: the aim stays.

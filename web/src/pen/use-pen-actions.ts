@@ -1,10 +1,11 @@
 import type { Line, Settings } from '@still-pine/contract'
-import { MOST_AIDS, type Calm, type Grade, type Side, type Worst } from '@still-pine/core/answer'
+import { gradeWord, MOST_AIDS, type Calm, type Grade, type Side, type Worst } from '@still-pine/core/answer'
 import { pullOf } from '@still-pine/core/feel'
-import { markOf, type Program } from '@still-pine/core/program'
+import { markOf, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useAppStore } from '../app/store'
+import { INCIDENT_WORDS } from '../horse/care/incident-words'
 import { PLAIN_ANSWER } from '../offline/plain-answer'
 import { aimAtFeet } from './advice'
 import { endedTakenAway, endedWell, endedWithout, type Course, type Ended } from './endings'
@@ -19,6 +20,7 @@ import {
   setSlip,
   toggleByChance,
   toggleUncued,
+  undoDanger,
   undoLast,
 } from './log'
 import {
@@ -33,6 +35,7 @@ import {
   type Running,
   type Stand,
 } from './pen-slice'
+import { againstIn, mayStart, offersIn } from './use-offers'
 import { aimOfBurst, aimOfStep, viewOf, type PenView } from './use-pen'
 
 /** Presses closer together than this are one press of a cold thumb. */
@@ -82,6 +85,7 @@ export interface PenActions {
   undo(): void
   switchSide(): void
   moveRung(by: number): void
+  toRung(rung: number): void
   goToBurst(index: number): void
   goToStep(step: string): void
   /** The light ask after an accept burst. */
@@ -131,6 +135,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
 
     const answerOf = ({ pen, step }: PenView) => ({
       ...PLAIN_ANSWER,
+      ...againstIn(line, program, pen),
       step: pen.aim.step,
       side: pen.aim.side,
       rung: markOf(step, pen.aim.rung),
@@ -156,6 +161,9 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
     const isCalmOpen = ({ pen }: PenView): boolean =>
       pen.calmFor !== null && performance.now() < pen.calmFor.until
     const start = (): void => {
+      const { pen } = store.getState()
+      // What is not to be asked is not begun, whichever button or remote was pressed.
+      if (!pen || !mayStart(line, program, pen)) return vibrate(settings, 200)
       vibrate(settings, 30)
       dispatch(started(performance.now()))
     }
@@ -172,6 +180,11 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       else if (view.step.kind === 'hold') dispatch(corrected())
       else if (pace.gradedBy === 'aids') giveAid(view)
       else end(view, endedWithout)
+    }
+    /** A rung bigger or smaller, no further than is permitted. */
+    const rungAfter = ({ pen }: PenView, by: number): number => {
+      const { bigger, smaller } = offersIn(line, program, pen)
+      return (by > 0 ? bigger : smaller) ?? pen.aim.rung
     }
     const switchSide = (view: PenView): void => {
       const { aim, bursts } = view.pen
@@ -214,15 +227,28 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
         dispatch(keepAnswer(personId, answer, false)).catch(() => undefined)
       },
       stand: (at) => dispatch(stoodAt(at)),
-      undo: atPen(({ pen }) => {
-        if (pen.running) dispatch(dropped())
-        else void dispatch(undoLast(personId))
+      undo: atPen(({ pen, step }) => {
+        if (pen.running) {
+          dispatch(dropped())
+          toast(`Undone: the ask of ${step.name.toLowerCase()} that ran.`)
+          return
+        }
+        const last = pen.answers.at(-1)
+        const danger = pen.incidents.at(-1)
+        if (danger && (!last || danger.at > last.at)) {
+          void dispatch(undoDanger(personId, danger.id))
+          toast(`Undone: the ${INCIDENT_WORDS[danger.incident.kind].toLowerCase()} that was recorded.`)
+        } else if (last) {
+          void dispatch(undoLast(personId))
+          const asked = stepOf(program, last.step)
+          toast(
+            `Undone: ${gradeWord(asked?.kind ?? 'ask', last.grade)}, ${(asked?.name ?? last.step).toLowerCase()}.`,
+          )
+        } else toast('Nothing to undo in this pen.')
       }),
       switchSide: atPen(switchSide),
-      moveRung: (by) =>
-        atPen((view) =>
-          take(view, { rung: Math.min(view.step.rungs.length, Math.max(1, view.pen.aim.rung + by)) }),
-        )(),
+      moveRung: (by) => atPen((view) => take(view, { rung: rungAfter(view, by) }))(),
+      toRung: (rung) => atPen((view) => take(view, { rung }))(),
       goToBurst: (index) => atPen(({ pen }) => jump(aimOfBurst(pen.bursts, index)))(),
       goToStep: (step) => atPen(({ pen }) => jump(aimOfStep(line, pen.bursts, step)))(),
       checkFeet: atPen((view) => jump(aimAtFeet(view, line))),

@@ -6,6 +6,7 @@ import type { GateVerdict } from '@still-pine/core/readiness'
 import { useEffect, useMemo } from 'react'
 import { toast } from 'sonner'
 import { arrangedFor } from '../before/arrange/arrangement'
+import { permitHorse } from '../horse/permit-horse'
 import { useAppDispatch, useAppSelector, useAppStore } from '../app/store'
 import { isPenOf, openPen, rememberPenSoon } from './log'
 import { aimed, calmClosed, penLeft, type Aim, type PenAnswer, type PenState, type Run } from './pen-slice'
@@ -77,7 +78,7 @@ const runOf = (line: Line, program: Program, { gate: gateKey, bursts }: Wanted):
   if (bursts && bursts.length > 0) return { gate: gateKey, bursts }
   const gate = line.gates.find(({ gate }) => gate === gateKey)
   return gate
-    ? { gate: gate.gate, bursts: gateChecks(program, gate as GateVerdict) }
+    ? { gate: gate.gate, bursts: gateChecks(permitHorse(line, program), gate as GateVerdict, line.day) }
     : {
         gate: null,
         bursts:

@@ -37,6 +37,9 @@ const WITH_YEAR = new Intl.DateTimeFormat('en-GB', {
 /** A day that may lie years back. */
 export const fullDay = (day: string): string => WITH_YEAR.format(new Date(`${day}T00:00:00Z`))
 
+/** A sentence of the core with its days as a person reads them. */
+export const withDays = (words: string): string => words.replace(/\b\d{4}-\d{2}-\d{2}\b/g, fullDay)
+
 /** "Thursday 14 May", in the person's own language order. */
 export const longDay = (day: string): string => DATE.format(new Date(`${day}T00:00:00Z`))
 export const shortDay = (day: string): string => SHORT.format(new Date(`${day}T00:00:00Z`))

@@ -8,6 +8,8 @@ import { useMeQuery, useSaveSettingsMutation, useTodayQuery, wordsFor } from '..
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
 import { Loading } from '../ui/loading'
+import { fullDay } from '../ui/words'
+import { GONE_WORDS } from './edit-horse-page'
 import { People } from './people/people'
 import { Places } from './places/places'
 
@@ -26,6 +28,26 @@ const Horses = () => {
           </li>
         ))}
       </ul>
+      {(data?.gone ?? []).length > 0 && (
+        <details>
+          <summary className="min-h-11 font-bold">Gone: {data!.gone.length}</summary>
+          <ul>
+            {data!.gone.map((horse) => (
+              <li key={horse.id} className="border-t border-line">
+                <Link
+                  className="flex min-h-12 flex-wrap items-center gap-x-3"
+                  to={`/horses/${horse.id}/edit`}
+                >
+                  <b className="font-name underline">{horse.name}</b>
+                  <span className="text-quiet">
+                    {horse.archived && `${GONE_WORDS[horse.archived.reason]}, ${fullDay(horse.archived.on)}`}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <Link
         to="/horses/new"
         className="mt-3 inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"

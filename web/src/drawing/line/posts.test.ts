@@ -18,11 +18,12 @@ const gate = (change: object): Gate =>
 const line = (states: Record<string, string>, gates: Gate[] = []): Line =>
   ({
     gates,
+    shut: [],
     tracks: Object.entries(states).map(([step, state]) => ({ step, side: 'none', view: { state } })),
   }) as unknown as Line
 
 describe('a gate’s post', () => {
-  it('hangs for all eleven gates', () => expect(postsOf(FEET_FIRST)).toHaveLength(11))
+  it('hangs for all twelve gates', () => expect(postsOf(FEET_FIRST)).toHaveLength(12))
 
   it('names its verdict when the gate is near', () => {
     expect(postLook(FEET_FIRST, line({ tie: 'coming' }), gate({})).words).toBe('Tie fast · Stop')

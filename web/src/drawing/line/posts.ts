@@ -64,6 +64,8 @@ export const postLook = (program: Program, line: Line, gate: Gate): PostLook =>
         fill: VERDICT_COLOUR[gate.verdict],
       }
 
-/** The gate that comes next: the first ahead that is not at Go. */
+/** The gate that comes next: the one that is told as shut, or else the first ahead that is not at Go. */
 export const nextGate = (program: Program, line: Line): Gate | undefined =>
-  line.gates.find((gate) => gate.verdict !== 'go' && !isBehind(program, line, gate)) ?? line.gates.at(-1)
+  line.gates.find(({ gate }) => line.shut.some((one) => one.gate === gate)) ??
+  line.gates.find((gate) => gate.verdict !== 'go' && !isBehind(program, line, gate)) ??
+  line.gates.at(-1)

@@ -1,11 +1,11 @@
 import type { Arrival, Line } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
-import { arrivalCheck, type ArrivalAsk, type ArrivalCheck } from '@still-pine/core/arrival'
+import { arrivalCheck, factsMissing, type ArrivalAsk, type ArrivalCheck } from '@still-pine/core/arrival'
 import { GENERAL_CAUTIONS, onLadders } from '@still-pine/core/program'
 import { coldBursts } from '@still-pine/core/recheck'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
 import { useArrivalsQuery, useMeQuery, usePutArrivalMutation, wordsFor } from '../../app/api'
@@ -13,6 +13,7 @@ import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
+import { permitHorse } from '../permit-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
 import { ArrivalSheet } from './arrival-result'
 
@@ -41,9 +42,12 @@ const Running = ({ line, check, mayKeep }: RunningProps) => {
     <section className="no-print flex flex-col gap-3">
       <p className="text-lg">
         {check.asked === 0
-          ? 'One to three first asks a step, up the path in a safe order, until two steps do not go: ten to twenty minutes in the pen. What it shows opens the next steps at once; gates still want their own evidence.'
-          : `${count(check.asked, 'ask')} so far today. ${check.next ? `Next: ${check.next.name}. ${check.next.reason}.` : check.end}`}
+          ? line.horse.handled
+            ? 'Facts first, then one to three first asks a step, up the path without jumping anything, until two steps of a stage do not go: ten to twenty minutes in the pen. What it shows opens the next steps at once; gates still want their own evidence.'
+            : check.end
+          : `${count(check.asked, 'ask')} so far today. ${check.next ? `Next: ${check.next.name}. ${check.next.reason}. ${check.next.provided.join(' ')}` : check.end}`}
       </p>
+      {check.asked === 0 && line.horse.handled && <FactsFirst line={line} />}
       {check.asked === 0 && (
         <ul className="list-disc pl-6">
           {GENERAL_CAUTIONS.slice(0, 4).map((words) => (
@@ -74,6 +78,34 @@ const Running = ({ line, check, mayKeep }: RunningProps) => {
 
 const isOf = (day: string) => (arrival: Arrival) => arrival.on === day
 
+/** What has to be known before the first ask: each is one press away. */
+const FactsFirst = ({ line }: { line: Line }) => {
+  const missing = factsMissing(line.facts)
+  const { id } = line.horse
+  return (
+    <section className="border-t-4 border-ink bg-panel p-3">
+      <h3 className="text-lg">Facts first</h3>
+      {missing.length === 0 && line.facts.incidents.length === 0 && (
+        <p>Its age, its mouth and a saddle are on record, and no incident is told.</p>
+      )}
+      <ul className="list-disc pl-6">
+        {missing.map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+        {line.facts.incidents.length > 0 && <li>Incidents are on record: read them before you go in.</li>}
+      </ul>
+      <p className="flex flex-wrap gap-x-6">
+        <Link className="inline-flex min-h-11 items-center underline" to={`/horses/${id}/edit`}>
+          Age and how it is ridden
+        </Link>
+        <Link className="inline-flex min-h-11 items-center underline" to={`/horses/${id}/incidents`}>
+          Mouth, saddle, incidents told
+        </Link>
+      </p>
+    </section>
+  )
+}
+
 /** A half-handled, restarted or bought-in horse: where on the path its work begins. */
 const ArrivalPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
@@ -83,11 +115,12 @@ const ArrivalPage = () => {
   if (!line || !program || !me || !data)
     return <Loading error={error ?? noArrivals} retry={() => (error ? retry() : void refetch())} />
   const check = arrivalCheck(
-    program,
+    { ...permitHorse(line, program), handled: line.horse.handled },
     onLadders(
       program,
       answers.filter(({ uncued }) => !uncued),
     ),
+    line.day,
   )
   const [newest] = data.arrivals
   return (

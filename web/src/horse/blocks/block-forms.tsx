@@ -86,6 +86,19 @@ export const OpenBlock = ({ horseId, born, today, likely, earliest }: OpenProps)
   )
 }
 
+/** A block closed by mistake is open again as if it never had been; only on the day it was closed. */
+export const OpenAgain = ({ horseId, block }: { horseId: string; block: Block }) => {
+  const { keep, isLoading } = useKeepBlock(horseId)
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-l-4 border-ink bg-panel px-4 py-2">
+      {BLOCK_WORDS[block.kind]} was closed today.
+      <Button disabled={isLoading} onClick={() => void keep(block.id, { ...block, until: null })}>
+        Open it again
+      </Button>
+    </p>
+  )
+}
+
 export const CloseBlock = ({ horseId, block, today }: { horseId: string; block: Block; today: string }) => {
   const [until, setUntil] = useState(today)
   const [worries, setWorries] = useState(block.worries)

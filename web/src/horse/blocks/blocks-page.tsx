@@ -8,7 +8,7 @@ import { Loading } from '../../ui/loading'
 import { fullDay } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
 import { useHorse } from '../use-horse'
-import { CloseBlock, OpenBlock } from './block-forms'
+import { CloseBlock, OpenAgain, OpenBlock } from './block-forms'
 import { OwnerOfHorse } from './owner-of-horse'
 import { Timeline } from './timeline'
 
@@ -62,14 +62,9 @@ const BlocksPage = () => {
   return (
     <main className="flex flex-col gap-5 px-4 py-2 desk:px-5">
       <HorseHeader horse={horse} today={day} />
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-2xl">
-          {open ? `${BLOCK_WORDS[open.kind]}, ${length(open, day)} so far` : 'In no block now'}
-        </h2>
-        <Link className={LINK} to={`/horses/${horseId}/arrival`}>
-          Arrival check
-        </Link>
-      </div>
+      <h2 className="text-2xl">
+        {open ? `${BLOCK_WORDS[open.kind]}, ${length(open, day)} so far` : 'No block open'}
+      </h2>
       {blocks.length === 0 && (
         <p className="text-lg">
           A block is a stretch of its life with people: handling, left to grow, starting, rest, starting
@@ -81,7 +76,7 @@ const BlocksPage = () => {
       {last?.snapshot && !open && (
         <p className="text-lg">
           Before the next begins:{' '}
-          <Link className={LINK} to={`/horses/${horseId}/recheck?since=${last.snapshot.day}`}>
+          <Link className={LINK} to={`/horses/${horseId}/recheck`}>
             the re-check sheet made from how it stood
           </Link>
         </p>
@@ -94,6 +89,7 @@ const BlocksPage = () => {
         </ul>
         {mayEdit && (
           <div className="flex flex-col gap-5">
+            {!open && last?.until === day && <OpenAgain horseId={horseId} block={last} />}
             <OwnerOfHorse horseId={horseId} />
             {open ? (
               <CloseBlock key={`${open.id} ${open.version}`} horseId={horseId} block={open} today={day} />

@@ -75,6 +75,16 @@ export const SnapshotSheet = ({ block, snapshot, name }: Props) => (
         lines={snapshot.keepChecking}
         none="Nothing held yet that could be lost."
       />
+      {snapshot.against.length > 0 && (
+        <Lines
+          title="Asked though it was not to be"
+          lines={snapshot.against.map(
+            ({ day, name, words, why }) =>
+              `${fullDay(day)}, ${name}: ${words}${why ? ` Said of it: ${why}` : ''}`,
+          )}
+          none=""
+        />
+      )}
       {block.note && <Lines title="And" lines={[block.note]} none="" />}
     </div>
     {snapshot.tracks.length === 0 ? (

@@ -1,4 +1,4 @@
-import type { BodyOf } from '@still-pine/contract'
+import type { BodyOf, Check } from '@still-pine/contract'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
@@ -6,37 +6,74 @@ import { usePutCheckMutation, wordsFor } from '../../app/api'
 import { Button } from '../../ui/button'
 import { Field, INPUT, Notice } from '../../ui/field'
 
+type Form = BodyOf<'putCheck'>
+
 const KINDS = [
   ['mouth', 'Mouth looked at'],
   ['saddle', 'Saddle fit checked'],
   ['veterinary-hold', 'Veterinary hold'],
+  ['vet-look', 'The vet looked: fit to work'],
   ['feet', 'Feet done'],
   ['worming', 'Wormed'],
 ] as const
 
 export const kindWord = (kind: string): string => KINDS.find(([key]) => key === kind)?.[1] ?? kind
 
-/** Records a look that somebody took, or a hold that a vet put on. */
-export const CheckForm = ({ horseId, today }: { horseId: string; today: string }) => {
-  const [form, setForm] = useState<BodyOf<'putCheck'>>({
-    kind: 'mouth',
-    on: today,
-    until: null,
-    passed: true,
-    note: '',
-  })
+export const LEAVES_WORDS = {
+  nothing: 'nothing at all',
+  handling: 'handling where it stands',
+  walking: 'handling and walking in hand',
+} as const
+
+const blank = (today: string): Form => ({
+  kind: 'mouth',
+  on: today,
+  until: null,
+  passed: true,
+  leaves: null,
+  note: '',
+})
+
+/** A check as it is put again: what it says, without who said it. */
+export const formOfCheck = ({ kind, on, until, passed, leaves, note }: Check): Form => ({
+  kind,
+  on,
+  until,
+  passed,
+  leaves,
+  note,
+})
+
+interface Props {
+  readonly horseId: string
+  readonly today: string
+  /** The one to correct; what it said before stays to be read. */
+  readonly told?: Check | null
+  readonly onDone?: () => void
+}
+
+/** Records a look that somebody took, or a hold that a vet put on; or corrects one. */
+export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
+  const [form, setForm] = useState<Form>(told ? formOfCheck(told) : blank(today))
+  const [because, setBecause] = useState('')
   const [putCheck, { error, isLoading }] = usePutCheckMutation()
-  const change = (patch: Partial<BodyOf<'putCheck'>>): void => setForm({ ...form, ...patch })
+  const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
   const isHold = form.kind === 'veterinary-hold'
   const record = async (): Promise<void> => {
     const done = await putCheck({
       horseId,
-      id: uuid(),
-      body: { ...form, passed: isHold ? false : form.passed },
+      id: told?.id ?? uuid(),
+      body: {
+        ...form,
+        passed: isHold ? false : form.passed,
+        leaves: isHold ? (form.leaves ?? 'nothing') : null,
+        because,
+      },
     })
     if (done.error) return
-    toast(`Recorded: ${kindWord(form.kind).toLowerCase()}.`)
-    setForm({ ...form, note: '', until: null, passed: true })
+    toast(`${told ? 'Corrected' : 'Recorded'}: ${kindWord(form.kind).toLowerCase()}.`)
+    setForm(blank(today))
+    onDone?.()
   }
   return (
     <form
@@ -46,7 +83,7 @@ export const CheckForm = ({ horseId, today }: { horseId: string; today: string }
         void record()
       }}
     >
-      <h2 className="text-lg">Record a check</h2>
+      <h2 className="text-lg">{told ? 'Correct a check' : 'Record a check'}</h2>
       <Field label="What">
         {(props) => (
           <select
@@ -89,6 +126,24 @@ export const CheckForm = ({ horseId, today }: { horseId: string; today: string }
           )}
         </Field>
       </div>
+      {isHold && (
+        <Field label="It leaves" hint="As the vet said; nothing where it was not said.">
+          {(props) => (
+            <select
+              className={INPUT}
+              value={form.leaves ?? 'nothing'}
+              onChange={(e) => change({ leaves: e.target.value as Form['leaves'] })}
+              {...props}
+            >
+              {Object.entries(LEAVES_WORDS).map(([key, words]) => (
+                <option key={key} value={key}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      )}
       {!isHold && (
         <label className="flex min-h-11 items-center gap-3">
           <input
@@ -110,9 +165,29 @@ export const CheckForm = ({ horseId, today }: { horseId: string; today: string }
           />
         )}
       </Field>
-      <Button type="submit" className="self-start" disabled={isLoading}>
-        Record it
-      </Button>
+      {told && (
+        <Field label="Why it is corrected" hint="What it said before stays to be read.">
+          {(props) => (
+            <input
+              className={INPUT}
+              value={because}
+              maxLength={200}
+              onChange={(e) => setBecause(e.target.value)}
+              {...props}
+            />
+          )}
+        </Field>
+      )}
+      <div className="flex gap-3">
+        <Button type="submit" className="self-start" disabled={isLoading}>
+          {told ? 'Correct' : 'Record it'}
+        </Button>
+        {told && (
+          <Button look="quiet" onClick={() => onDone?.()}>
+            Cancel
+          </Button>
+        )}
+      </div>
       {error && <Notice tone="stop">{wordsFor(error)}</Notice>}
     </form>
   )

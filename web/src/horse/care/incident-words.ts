@@ -9,4 +9,13 @@ export const INCIDENT_WORDS: Record<Incident['kind'], string> = {
   buck: 'Buck',
   'pull-back': 'Pull-back',
   fall: 'Fall',
+  'broke-away': 'Broke away',
+  'tack-slipped': 'Tack slipped',
+  lame: 'Lame',
+}
+
+export const HURT_WORDS: Record<Incident['hurt'], string> = {
+  none: 'nobody was hurt',
+  person: 'a person was hurt',
+  horse: 'the horse was hurt',
 }

@@ -1,18 +1,21 @@
 import type { Line } from '@still-pine/contract'
+import type { Confirmation } from '@still-pine/core/facts'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useMeQuery } from '../../app/api'
 import { keepHere } from '../../offline/keep'
 
-export const CONFIRM = {
+export const CONFIRM: Readonly<Record<Confirmation, string>> = {
   helper: 'A second person is here',
   helmet: 'Helmet on',
   'safe-rail': 'Safe rail and quick release',
   company: 'A quiet horse comes along',
   'rider-share': 'Rider and saddle weigh at most 15 % of the horse',
-} as const
+  whereabouts: 'Somebody knows where, and until when',
+  'load-day': 'One more load day this week, all the same',
+}
 
-export type Confirmable = keyof typeof CONFIRM
+export type Confirmable = Confirmation
 
 /** What is seen at the pen on the day itself. */
 export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: readonly Confirmable[] }) => {

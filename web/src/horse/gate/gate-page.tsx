@@ -6,7 +6,10 @@ import { useMeQuery } from '../../app/api'
 import { Loading } from '../../ui/loading'
 import { longDay, VERDICTS } from '../../ui/words'
 import { useHorse } from '../use-horse'
-import { CONFIRM, Confirmations, type Confirmable } from './confirmations'
+import { isToConfirm } from '@still-pine/core/readiness'
+import { ShutList } from '../shut-list'
+import { Confirmations } from './confirmations'
+import { TakeBack } from './overrule-form'
 import { DueAsks } from './due-asks'
 import { GateTracks } from './gate-tracks'
 import { HandOverTicks } from './hand-over-ticks'
@@ -31,7 +34,7 @@ const GatePage = () => {
   const spec = program.gates.find(({ key }) => key === gateKey)
   if (!gate || !spec)
     return <Loading error={{ data: { title: `“${gateKey}” is not a gate of this horse’s program.` } }} />
-  const confirmable = spec.stops.filter((rule): rule is Confirmable => rule in CONFIRM)
+  const confirmable = spec.stops.filter((rule) => isToConfirm(rule))
   const overrules = line.overrules.filter((one) => one.gate === gateKey)
   const mayOverrule = me !== undefined && mayDo(me.person.role, 'overrule-gate')
   return (
@@ -56,9 +59,13 @@ const GatePage = () => {
           A sheet for the farrier, to print
         </Link>
       )}
+      <ShutList horseId={horseId} shut={line.shut} gates={false} />
       {overrules.map((one) => (
         <p key={one.id} className="border-l-4 border-worn bg-panel px-4 py-2">
-          Overruled today by {one.byName} ({VERDICTS[one.verdict]}): {one.reason}
+          <span className={one.takenBack ? 'line-through' : ''}>
+            Overruled today by {one.byName} ({VERDICTS[one.verdict]}): {one.reason}
+          </span>
+          {one.takenBack ? ' Taken back.' : mayOverrule && <TakeBack overrule={one} horseId={horseId} />}
         </p>
       ))}
       <div className="grid gap-6 desk:grid-cols-[1.3fr_1fr]">

@@ -1,5 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { useState } from 'react'
+import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
 import { usePutOverruleMutation, wordsFor } from '../../app/api'
 import { Button } from '../../ui/button'
@@ -7,6 +8,21 @@ import { Field, INPUT } from '../../ui/field'
 import { VERDICTS } from '../../ui/words'
 
 type Gate = Line['gates'][number]
+
+/** An overrule can be taken back on its day; both stay on record. */
+export const TakeBack = ({ overrule, horseId }: { overrule: Line['overrules'][number]; horseId: string }) => {
+  const [put, { isLoading }] = usePutOverruleMutation()
+  const { id, gate, reason } = overrule
+  const takeBack = async (): Promise<void> => {
+    const done = await put({ horseId, id, body: { gate, reason, takenBack: true } })
+    if (done.error) toast.error(wordsFor(done.error))
+  }
+  return (
+    <Button look="quiet" className="no-print" disabled={isLoading} onClick={() => void takeBack()}>
+      Take it back
+    </Button>
+  )
+}
 
 /** Going on against the record, with a reason that stays beside how it went. */
 export const OverruleForm = ({ gate, horseId }: { gate: Gate; horseId: string }) => {

@@ -7,11 +7,12 @@ import {
   type Recheck,
   type RecheckSheet,
 } from '@still-pine/core/recheck'
-import { useNavigate, useSearchParams } from 'react-router'
+import { useNavigate } from 'react-router'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
-import { longDay, sideAfter, STATE_WORDS } from '../../ui/words'
+import { longDay, sideAfter, STATE_WORDS, withDays } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
+import { ShutList } from '../shut-list'
 import { useHorse } from '../use-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
 import { useRecheck } from './use-recheck'
@@ -79,8 +80,7 @@ const Sheet = ({ sheet, answers, day }: TableProps) => (
 /** After a break: the fewest first asks that tell, and how they went. */
 const RecheckPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const [search] = useSearchParams()
-  const { sheet, lastDay, error: sheetError } = useRecheck(line, program, search.get('since'))
+  const { sheet, lastDay, error: sheetError } = useRecheck(line, program)
   const answers = useTodaysAnswers(line)
   const navigate = useNavigate()
   if (!line || !program || (!sheet && lastDay !== null))
@@ -89,6 +89,7 @@ const RecheckPage = () => {
   return (
     <main className="flex flex-col gap-5 px-4 py-2 desk:px-5">
       <HorseHeader horse={line.horse} today={line.day} />
+      <ShutList horseId={horseId} shut={line.shut} />
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-2xl">Re-check after the break</h2>
         {sheet && sheet.asks.length > 0 && (
@@ -105,7 +106,7 @@ const RecheckPage = () => {
             Last worked {longDay(lastDay)}. {sizeWords(sheet)}
           </p>
           {line.plan.rests && (
-            <p className="border-l-8 border-stop bg-panel px-4 py-2 text-lg">{line.plan.reason}</p>
+            <p className="border-l-8 border-stop bg-panel px-4 py-2 text-lg">{withDays(line.plan.reason)}</p>
           )}
           {left.length > 0 && !line.plan.rests && (
             <Button
@@ -117,6 +118,18 @@ const RecheckPage = () => {
             >
               Run {left.length === sheet.asks.length ? 'them' : `the ${left.length} left`} in the pen
             </Button>
+          )}
+          {sheet.waits.length > 0 && (
+            <section>
+              <h3 className="text-xl">Not yet on the sheet</h3>
+              <ul>
+                {sheet.waits.map(({ name, words }) => (
+                  <li key={words} className="border-t border-line py-1">
+                    <b>{name}</b>: {words}
+                  </li>
+                ))}
+              </ul>
+            </section>
           )}
           {sheet.asks.length > 0 && <Sheet sheet={sheet} answers={answers} day={line.day} />}
         </>

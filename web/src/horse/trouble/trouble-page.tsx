@@ -28,13 +28,7 @@ const TroublePage = () => {
         ? traceTrouble({
             program,
             views: viewsIn(line),
-            facts: {
-              born: line.horse.born,
-              checks: care.checks,
-              incidents: care.incidents,
-              confirmed: line.facts.confirmed,
-              handOver: line.horse.handOver,
-            },
+            facts: line.facts,
             on: line.day,
             troubles: chosenKey.split(','),
             provedAt: provedAt(worked.rows),
@@ -93,6 +87,13 @@ const TroublePage = () => {
           </p>
         )}
       </section>
+      {TROUBLES.filter(({ key, atOnce }) => atOnce !== null && chosen.includes(key)).map(
+        ({ key, atOnce }) => (
+          <p key={key} className="border-l-8 border-stop bg-panel px-4 py-2 text-lg font-bold">
+            {atOnce}
+          </p>
+        ),
+      )}
       {trace.lookFirst.length > 0 && (
         <section className="border-l-8 border-stop bg-panel px-5 py-3">
           <h2 className="text-xl text-stop">First</h2>

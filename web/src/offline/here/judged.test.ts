@@ -34,7 +34,13 @@ const carried = (answers: readonly CarriedAnswer[], more: Partial<Carried> = {})
   personId: 'me',
   horseId: 'h',
   at: 0,
-  horse: { id: 'h', programId: 'p', born: '2022-05-01', handOver: [] } as unknown as Carried['horse'],
+  horse: {
+    id: 'h',
+    programId: 'p',
+    born: '2022-05-01',
+    arrived: '2024-05-01',
+    handOver: [],
+  } as unknown as Carried['horse'],
   day: '2026-05-14',
   checks: [],
   incidents: [],
@@ -148,6 +154,9 @@ describe('what the stops read', () => {
       here(carried([]), [waits(1, { do: 'incident', id: 'i', horseId: 'h', incident })]),
       '2026-05-14',
     )
-    expect(facts.incidents).toEqual([{ ...incident, id: 'i' }])
+    // An older app on this device called it serious: with no step told, a kick had nobody up.
+    expect(facts.incidents).toEqual([
+      { kind: 'kick', on: '2026-05-14', step: null, rung: null, mounted: false, fell: false, hurt: 'none' },
+    ])
   })
 })

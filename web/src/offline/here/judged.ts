@@ -1,8 +1,15 @@
-import type { Line } from '@still-pine/contract'
-import { judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/contract/line'
+import { PutIncident, type BatchItem, type Incident, type Line } from '@still-pine/contract'
+import {
+  factsFrom,
+  judgedFrom,
+  lastClosed,
+  lineFrom,
+  loadDaysIn,
+  weekBefore,
+} from '@still-pine/contract/line'
 import type { Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { offWork } from '@still-pine/core/blocks'
+import { offLeadFrom } from '@still-pine/core/counters'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, viewsOf, type Facts, type Records } from '@still-pine/core/readiness'
 import type { Carried, Waiting } from '../device'
@@ -46,26 +53,65 @@ export class Replays {
   }
 }
 
-/** What the stops read, with what was recorded here and has not been sent. */
-export const factsHere = ({ carried, waiting }: HorseHere, on: Day): Facts => {
-  const incidents = waiting.flatMap(({ item, refused }) =>
-    item.do === 'incident' && !refused ? [{ ...item.incident, id: item.id }] : [],
-  )
-  const known = new Set(incidents.map(({ id }) => id))
-  const said = waiting
-    .map(({ item }) => item)
-    .filter((item) => item.do === 'confirm' && item.day === on)
-    .at(-1)
-  return {
-    born: carried.horse.born,
-    checks: carried.checks,
-    incidents: [...carried.incidents.filter(({ id }) => !known.has(id)), ...incidents],
-    confirmed: said?.do === 'confirm' ? said.confirmed : carried.day === on ? carried.confirmed : [],
-    handOver: carried.horse.handOver,
-    // What was carried before these were told has neither.
-    known: carried.known ?? [],
-    offWork: offWork(carried.block ?? null),
+type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
+
+const waitingItems = <Kind extends BatchItem['do']>(
+  waiting: readonly Waiting[],
+  kind: Kind,
+): readonly Item<Kind>[] =>
+  waiting.flatMap(({ item, refused }) => (item.do === kind && !refused ? [item as Item<Kind>] : []))
+
+/** The incidents of a horse, as the server knows them and as they were recorded or corrected here since. */
+export const incidentsHere = ({
+  carried,
+  waiting,
+}: Pick<HorseHere, 'carried' | 'waiting'>): readonly Incident[] => {
+  const known = new Map(carried.incidents.map((one) => [one.id, one]))
+  for (const { id, incident } of waitingItems(waiting, 'incident')) {
+    const { because: _because, withdrawn, ...wording } = PutIncident.parse(incident)
+    known.set(id, {
+      id,
+      ...wording,
+      withdrawn:
+        withdrawn === null ? null : { at: new Date(0).toISOString(), byName: '', because: withdrawn },
+      earlier: known.get(id)?.earlier ?? [],
+    })
   }
+  return [...known.values()]
+}
+
+const ridesHere = (program: Program, history: readonly AnswerHere[], since: Day | null): number => {
+  const offLead = new Map(offLeadFrom(program).map(({ step, mark }) => [step, mark]))
+  const days = history
+    .filter(({ uncued, step, rung }) => !uncued && rung >= (offLead.get(step) ?? Infinity))
+    .map(({ day }) => day)
+  return new Set(days.filter((day) => since === null || day > since)).size
+}
+
+/** What is known of a horse beside its tracks, with what was recorded here and has not been sent. */
+export const factsHere = (here: HorseHere, on: Day): Facts => {
+  const { carried, waiting, program, history } = here
+  const incidents = incidentsHere(here)
+  const said = waitingItems(waiting, 'confirm')
+    .filter(({ day }) => day === on)
+    .at(-1)
+  const from = weekBefore(on)
+  return factsFrom({
+    horse: carried.horse,
+    program,
+    checks: carried.checks,
+    incidents,
+    confirmed: said ? said.confirmed : carried.day === on ? carried.confirmed : [],
+    overrules: carried.day === on ? carried.overrules : [],
+    known: carried.known ?? [],
+    block: carried.block ?? null,
+    rides: ridesHere(program, history, lastClosed(incidents)),
+    week: workedHere(
+      history.filter(({ day }) => day >= from && day < on),
+      [],
+    ),
+    on,
+  })
 }
 
 /** Load days among the six before a day. */
@@ -79,7 +125,7 @@ export const loadDaysHere = ({ carried, program, history }: HorseHere, on: Day):
 export const lineHere = (horse: HorseHere, on: Day, replays: Replays): Line => {
   const { carried, program, history } = horse
   const facts = factsHere(horse, on)
-  const loadDays = loadDaysHere(horse, on)
+  const loadDays = facts.loadDays ?? 0
   const views = viewsOf(STANDARD_MODEL, program, replays.of(horse, on), on)
   return lineFrom({
     horse: carried.horse,

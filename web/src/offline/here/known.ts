@@ -31,7 +31,8 @@ export const meHere = async (now: number): Promise<Me | undefined> => {
 export const lineKnown = async (me: Me, horseId: string): Promise<Line | undefined> => {
   const [kept, waiting] = await Promise.all([keptReply(lineKey(horseId)), waitingFor(me.person.id, horseId)])
   const line = kept?.body as Line | undefined
-  if (!kept || line?.day !== me.today) return undefined
+  // One that was kept by an older app tells too little for what is asked of it now.
+  if (!kept || line?.day !== me.today || line.tracks[0]?.view.hardest === undefined) return undefined
   return waiting.every(({ keptAt }) => keptAt < kept.at) ? line : undefined
 }
 

@@ -2,12 +2,13 @@ import type { KeptAnswer, Line, Me, ReplyOf, Session, SessionChanges } from '@st
 import { changesOf } from '@still-pine/contract/changes'
 import { addDays } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import type { Program } from '@still-pine/core/program'
+import { withSafety, type Program } from '@still-pine/core/program'
 import { trackKey, viewsOf } from '@still-pine/core/readiness'
 import { device } from '../device'
 import { keepReply } from '../replies'
 import { historyOf } from './history'
-import { factsHere, lineHere, loadDaysHere, Replays, type HorseHere } from './judged'
+import { broughtUp } from './brought-up'
+import { factsHere, incidentsHere, lineHere, loadDaysHere, Replays, type HorseHere } from './judged'
 import { stepEvidenceHere } from './evidence'
 import { bodyOf, dayInZone, lineKey, lineKnown, meHere, waitingFor } from './known'
 import { workedHere } from './worked'
@@ -59,13 +60,14 @@ export class Reader {
   }
 
   private async horse({ me }: Asking, horseId: string): Promise<HorseHere | undefined> {
-    const carried = await device.carried.get([me.person.id, horseId])
-    if (!carried) return undefined
+    const found = await device.carried.get([me.person.id, horseId])
+    if (!found) return undefined
+    const carried = broughtUp(found)
     const program = await bodyOf<{ program: Program }>(`programs/${carried.horse.programId}`)
     if (!program) return undefined
     const waiting = await waitingFor(me.person.id, horseId)
     const history = historyOf(carried, waiting, me.person, dayInZone(me.yard.timeZone))
-    return { carried, waiting, program: program.program, history }
+    return { carried, waiting, program: withSafety(program.program), history }
   }
 
   private async line(asking: Asking, horseId: string): Promise<Line | undefined> {
@@ -101,9 +103,13 @@ export class Reader {
         ({ item }) => item.do === 'add' && dayOf(item.answer.at) === day,
       )
       const answersToday = (told.day === day ? row.answersToday : 0) + here.length
-      rows.push({ ...row, ...(line ? { horse: line.horse, plan: line.plan } : {}), answersToday })
+      rows.push({
+        ...row,
+        ...(line ? { horse: line.horse, plan: line.plan, shut: line.shut } : {}),
+        answersToday,
+      })
     }
-    return { day, rows }
+    return { day, rows, gone: told.gone ?? [] }
   }
 
   private async ofStep(
@@ -144,8 +150,7 @@ export class Reader {
   private async care(asking: Asking, horseId: string, what: string): Promise<unknown> {
     const horse = await this.horse(asking, horseId)
     if (!horse) return undefined
-    const { checks, incidents } = factsHere(horse, asking.today)
-    return what === 'checks' ? { checks } : { incidents }
+    return what === 'checks' ? { checks: horse.carried.checks } : { incidents: incidentsHere(horse) }
   }
 
   private async sessions(

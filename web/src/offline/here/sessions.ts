@@ -52,6 +52,7 @@ export const sessionsHere = (
           : (known?.circumstances ?? opened?.circumstances ?? NOTHING_NOTED),
       promised: known?.promised ?? opened?.promised ?? null,
       answers: answers.length,
+      against: answers.filter(({ against }) => against !== null).length,
       overlaps: known?.overlaps ?? others.some(([, theirs]) => runsInto(answers, theirs)),
     }
   })

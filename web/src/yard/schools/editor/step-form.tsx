@@ -2,6 +2,7 @@ import { CARD_PARTS, cardOf, type CardPart, type Step } from '@still-pine/core/p
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { Button } from '../../../ui/button'
 import { Field, INPUT } from '../../../ui/field'
+import { ExposuresPart } from './exposures-part'
 import { NeedList } from './need-list'
 import { RungList } from './rung-list'
 import { TextInput } from './text-input'
@@ -127,6 +128,7 @@ export const StepForm = ({ step, draft }: Props) => {
         />
         <OwnNeed key={step.key} step={step} draft={draft} />
       </div>
+      <ExposuresPart step={step} draft={draft} />
       <details>
         <summary className="min-h-11 font-name text-xl font-bold">Its card, in your words</summary>
         <div className="flex flex-col gap-3">
