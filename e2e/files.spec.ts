@@ -48,7 +48,9 @@ test('a yard goes out of one server and into another, and out again the same', a
       .getByLabel('File')
       .setInputFiles({ name: 'yard.json', mimeType: 'application/json', buffer: file })
     await page.getByRole('button', { name: 'Bring in the yard' }).click()
-    await expect(page.getByText(/^Brought in: [\d,]+ answers of \d+ horses/)).toBeVisible({ timeout: 200_000 })
+    await expect(page.getByText(/^Brought in: [\d,]+ answers of \d+ horses/)).toBeVisible({
+      timeout: 200_000,
+    })
     const again = await page.request.get(`${empty.url}/api/v1/out/yard.json`)
     expect((await again.body()).equals(file)).toBe(true)
   } finally {
