@@ -365,7 +365,7 @@ test('leaving keeps what waits for its person, or wipes it; a lost phone is cut 
   const id = await enterDemo(page, demo)
   await settleIn(page, Object.keys(id).length)
   await context.setOffline(true)
-  await page.goto(`${demo.url}/pen/${id.Burdock}?step=catch-rope`)
+  await page.goto(`${demo.url}/pen/${id.Burdock}?step=yield-hind`)
   await logAsks(page, [[700, 'l']])
   await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
   await page.goto(`${demo.url}/yard/waiting`)
