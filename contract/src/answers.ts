@@ -4,6 +4,7 @@ import { CONFIRMATIONS, PutIncident } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
 import {
   CalmSchema,
+  ClockTime,
   Day,
   GradeSchema,
   Id,
@@ -15,10 +16,11 @@ import {
   Sign,
   StepKey,
   Text,
+  measure,
+  words,
 } from './primitives'
 
-/** One answer as it is logged. */
-export const NewAnswer = z.object({
+const ANSWER = {
   id: Id,
   horseId: Id,
   sessionId: Id,
@@ -34,13 +36,19 @@ export const NewAnswer = z.object({
   uncued: z.boolean().default(false),
   place: PlaceSchema.nullable().default(null),
   moving: z.boolean().default(false),
-  /** Seconds to the answer, to settle, or of a hold. */
-  seconds: z.number().min(0).max(86_400).nullable().default(null),
-  fault: z.string().max(200).nullable().default(null),
+  /** Seconds to the answer, to settle, or of a hold; none lasts longer than four hours. */
+  seconds: measure(14_400, 'At most four hours, in seconds.').nullable().default(null),
+  fault: words(200).nullable().default(null),
   sign: Sign.nullable().default(null),
   ...ANSWER_DETAILS,
   /** The answer this one corrects. */
   replaces: Id.nullable().default(null),
+} as const
+
+/** One answer as it is logged. */
+export const NewAnswer = z.object(ANSWER).refine(({ id, replaces }) => id !== replaces, {
+  message: 'An answer cannot correct itself.',
+  path: ['replaces'],
 })
 
 export const NewSession = z.object({
@@ -60,7 +68,7 @@ export const BatchItem = z.discriminatedUnion('do', [
     do: z.literal('void'),
     id: Id,
     answerId: Id,
-    reason: z.string().trim().min(1).max(200),
+    reason: words(200).trim().min(1),
     at: Instant,
   }),
   z.object({ do: z.literal('incident'), id: Id, horseId: Id, incident: PutIncident }),
@@ -88,7 +96,7 @@ export const Batch = z.object({
   /** Whose batch it is; refused where somebody else is signed in by now. */
   personId: Id.optional(),
   /** The phone's clock when the batch was sent; the server's clock less this corrects a wrong one. */
-  sentAt: Instant,
+  sentAt: ClockTime,
   items: z.array(z.unknown()).min(1).max(500, 'At most 500 items in one batch.'),
 })
 
@@ -107,7 +115,8 @@ export const BatchReply = z.object({
   ),
 })
 
-export const KeptAnswer = NewAnswer.extend({
+export const KeptAnswer = z.object({
+  ...ANSWER,
   day: Day,
   personName: z.string(),
   ahead: z.boolean(),

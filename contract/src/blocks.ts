@@ -1,7 +1,7 @@
 import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { STATE_NAMES } from './judgement'
-import { Day, Id, SideSchema, StepKey, Text } from './primitives'
+import { Day, Id, SideSchema, StepKey, Text, versionFrom } from './primitives'
 
 export const Snapshot = z.object({
   day: Day,
@@ -46,7 +46,7 @@ const BlockForm = z.object({
 
 export const PutBlock = BlockForm.extend({
   /** The version this edit was made from; 0 for a new block. */
-  version: z.number().int().min(0),
+  version: versionFrom(0),
 }).refine(({ from, until }) => until === null || until >= from, {
   message: 'It ends before it begins.',
   path: ['until'],

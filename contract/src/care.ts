@@ -1,12 +1,12 @@
 import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from '@still-pine/core/facts'
 import { CATALOGUE } from '@still-pine/core/program'
 import { z } from 'zod'
-import { Day, Id, Instant, RungMark, SideSchema, StepKey, Text } from './primitives'
+import { Day, Id, Instant, RungMark, SideSchema, StepKey, Text, words } from './primitives'
 
 export { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES }
 
 /** Why something that was written is written otherwise, or taken back; one word is enough. */
-const Because = z.string().trim().max(200, 'At most 200 characters.')
+const Because = words(200).trim()
 
 /** What the person who puts a record says of it besides: why it is corrected, or why it is taken back. */
 const CORRECTION = {
@@ -106,7 +106,7 @@ export const PutConfirmations = z.object({
 
 export const PutOverrule = z.object({
   gate: StepKey,
-  reason: z.string().trim().min(10, 'Say in a sentence why: at least 10 characters.').max(1000),
+  reason: words(1000).trim().min(10, 'Say in a sentence why: at least 10 characters.'),
   /** Taken back the same day. */
   takenBack: z.boolean().default(false),
 })

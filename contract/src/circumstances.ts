@@ -6,7 +6,7 @@ import {
   type ValueOf,
 } from '@still-pine/core/circumstances'
 import { z } from 'zod'
-import { SideSchema, StepKey } from './primitives'
+import { SideSchema, StepKey, words } from './primitives'
 
 const oneOf = <K extends CircumstanceKind>(kind: K) =>
   z
@@ -23,7 +23,7 @@ export const CircumstancesSchema = z
     handler: oneOf('handler'),
     hands: oneOf('hands'),
     weather: oneOf('weather'),
-    kit: z.string().trim().max(200, 'At most 200 characters.').default(''),
+    kit: words(200).trim().default(''),
   })
   .default(NOTHING_NOTED) satisfies z.ZodType<Circumstances>
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, Id, Instant, Name, StepKey, Text } from './primitives'
+import { Day, Id, Instant, Name, StepKey, Text, versionFrom, words } from './primitives'
 
 export const SEXES = ['filly', 'mare', 'colt', 'gelding', 'entire'] as const
 export const KINDS = ['horse', 'pony', 'cob', 'mule', 'donkey'] as const
@@ -10,7 +10,7 @@ export const Estimate = z
     lowMonths: z.number().int().min(0, 'Not below nought.').max(600, 'At most fifty years.'),
     highMonths: z.number().int().min(0, 'Not below nought.').max(600, 'At most fifty years.'),
     on: Day,
-    how: z.string().trim().max(200, 'At most 200 characters.'),
+    how: words(200).trim(),
   })
   .refine(({ lowMonths, highMonths }) => lowMonths <= highMonths, {
     message: 'The bounds are turned round: at least is more than at most.',
@@ -23,10 +23,10 @@ export const GONE = ['sold', 'home', 'died', 'other'] as const
 export const Archived = z.object({
   on: Day,
   reason: z.enum(GONE),
-  note: z.string().trim().max(200, 'At most 200 characters.'),
+  note: words(200).trim(),
 })
 
-export const PutArchived = z.object({ archived: Archived.nullable(), version: z.number().int().min(1) })
+export const PutArchived = z.object({ archived: Archived.nullable(), version: versionFrom(1) })
 
 /** What a person writes of a horse. */
 export const HorseForm = z.object({
@@ -50,7 +50,7 @@ export const HorseForm = z.object({
 
 export const PutHorse = HorseForm.extend({
   /** The version this edit was made from; 0 for a new horse. */
-  version: z.number().int().min(0),
+  version: versionFrom(0),
   /** The school it is to be worked by; as it is, or Feet First for a new horse, where none is said. */
   school: StepKey.optional(),
 })
@@ -58,7 +58,7 @@ export const PutHorse = HorseForm.extend({
 /** The steps it is to leave with. */
 const HandOverSteps = z.array(StepKey).max(200)
 
-export const PutHandOver = z.object({ steps: HandOverSteps, version: z.number().int().min(1) })
+export const PutHandOver = z.object({ steps: HandOverSteps, version: versionFrom(1) })
 
 export const Horse = HorseForm.extend({
   id: Id,

@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { DeviceTold } from './devices'
-import { Day, Id, Instant, Name } from './primitives'
+import { Day, Id, Instant, measure, Name, words } from './primitives'
 import { ROLES } from './rights'
 
 export const Email = z.email('This is not an e-mail address.').max(200)
-export const Password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.')
+export const Password = words(200).min(10, 'At least 10 characters.')
 
 const isTimeZone = (name: string): boolean => {
   try {
@@ -19,7 +19,7 @@ export const TimeZone = z.string().refine(isTimeZone, 'This is not a time zone, 
 
 export const SignIn = z.object({
   email: Email,
-  password: z.string().min(1, 'Please write your password.').max(200),
+  password: words(200).min(1, 'Please write your password.'),
   device: DeviceTold.optional(),
 })
 
@@ -37,10 +37,10 @@ export const FirstRun = z.object({
 export const Settings = z.object({
   theme: z.enum(['light', 'dark', 'pen', 'system']),
   /** Seconds the person takes to press after seeing. */
-  pressLagSeconds: z.number().min(0).max(2),
+  pressLagSeconds: measure(2),
   /** `KeyboardEvent.key` of the remote's two buttons. */
-  forwardKey: z.string().min(1).max(30),
-  backKey: z.string().min(1).max(30),
+  forwardKey: words(30).min(1),
+  backKey: words(30).min(1),
   vibrate: z.boolean(),
 })
 

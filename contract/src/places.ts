@@ -1,6 +1,6 @@
 import { USES } from '@still-pine/core/plan'
 import { z } from 'zod'
-import { Id, Name, Text } from './primitives'
+import { Id, Name, Text, versionFrom } from './primitives'
 
 /** What a pen or a track can be used for. */
 export const PLACE_USES = USES
@@ -13,7 +13,7 @@ export const PlaceForm = z.object({
   note: Text,
 })
 
-export const PutPlace = PlaceForm.extend({ version: z.number().int().min(0) })
+export const PutPlace = PlaceForm.extend({ version: versionFrom(0) })
 
 export const Place = PlaceForm.extend({ id: Id, version: z.number().int() })
 

@@ -7,10 +7,10 @@ import {
   type Program,
 } from '@still-pine/core/program'
 import { z } from 'zod'
-import { KindSchema, RungMark, StepKey } from './primitives'
+import { KindSchema, measure, RungMark, StepKey, versionFrom, words } from './primitives'
 import { STOP_RULES } from './stop-rules'
 
-const Words = z.string().max(2000)
+const Words = words(2000)
 const Rung = z.number().int().min(1).max(20)
 const RoleSchema = z.enum(['stand-caught', 'go-loose'])
 
@@ -80,7 +80,7 @@ const four = <T extends z.ZodType>(part: T) => z.tuple([part, part, part, part])
 
 const PaceSchema = z.object({
   gradedBy: z.enum(['phases', 'wait', 'aids']),
-  limits: four(z.number().positive()),
+  limits: four(measure(20_000).positive()),
   phases: four(Words),
 })
 
@@ -97,7 +97,7 @@ const MannerSchema = z.object(
 export const ProgramSchema = z.object({
   school: StepKey,
   name: Words.min(1),
-  version: z.number().int().min(1),
+  version: versionFrom(1),
   copyOf: StepKey.optional(),
   pace: PaceSchema,
   manner: MannerSchema,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { STATE_NAMES } from './judgement'
-import { Id, Instant, SideSchema, StepKey } from './primitives'
+import { Id, Instant, SideSchema, StepKey, versionFrom } from './primitives'
 import { ProgramSchema } from './program'
 
 /** One version of a school in this yard. */
@@ -24,7 +24,7 @@ export const School = z.object({
 
 export const PutProgram = z.object({
   /** The version the edit was made from; 0 for a new school. */
-  basedOn: z.number().int().min(0),
+  basedOn: versionFrom(0),
   program: ProgramSchema,
 })
 
@@ -47,7 +47,7 @@ export const MoveOver = z.object({
   ),
 })
 
-export const PutHorseProgram = z.object({ programId: Id, version: z.number().int().min(1) })
+export const PutHorseProgram = z.object({ programId: Id, version: versionFrom(1) })
 
 export type School = z.infer<typeof School>
 export type SchoolVersion = z.infer<typeof SchoolVersion>

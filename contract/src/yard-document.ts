@@ -20,6 +20,10 @@ import {
   Sign,
   StepKey,
   Text,
+  AnyRecord,
+  measure,
+  versionFrom,
+  words,
 } from './primitives'
 import { ProgramSchema } from './program'
 import { ROLES } from './rights'
@@ -30,7 +34,7 @@ export const YARD_FORMAT_VERSION = 5
 
 /** Who took a record back, when and why. */
 const WithdrawnRecord = z
-  .object({ at: Instant, person: Id, because: z.string().max(200) })
+  .object({ at: Instant, person: Id, because: words(200) })
   .nullable()
   .default(null)
 
@@ -38,14 +42,14 @@ const WithdrawnRecord = z
 export const YARD_PARTS = {
   programs: z.object({ document: ProgramSchema }),
   people: z.object({ id: Id, name: Name, role: z.enum(ROLES) }),
-  places: PlaceForm.extend({ id: Id, version: z.number().int().min(1) }),
+  places: PlaceForm.extend({ id: Id, version: versionFrom(1) }),
   horses: HorseForm.extend({
     id: Id,
     school: StepKey,
-    schoolVersion: z.number().int().min(1),
+    schoolVersion: versionFrom(1),
     archived: Archived.nullable().default(null),
     handOver: z.array(StepKey).max(200),
-    version: z.number().int().min(1),
+    version: versionFrom(1),
     createdAt: Instant,
   }),
   owners: z.object({ horse: Id, person: Id }),
@@ -55,7 +59,7 @@ export const YARD_PARTS = {
     person: Id,
     startedAt: Instant,
     day: Day,
-    place: z.string().max(80).nullable(),
+    place: words(80).nullable(),
     note: Text,
     confirmedAt: Instant.nullable(),
     circumstances: CircumstancesSchema,
@@ -80,13 +84,13 @@ export const YARD_PARTS = {
     uncued: z.boolean(),
     place: PlaceSchema.nullable(),
     moving: z.boolean(),
-    seconds: z.number().min(0).max(86_400).nullable(),
-    fault: z.string().max(200).nullable(),
+    seconds: measure(86_400).nullable(),
+    fault: words(200).nullable(),
     sign: Sign.nullable(),
     ...ANSWER_DETAILS,
     replaces: Id.nullable(),
   }),
-  voidings: z.object({ id: Id, answer: Id, person: Id, at: Instant, reason: z.string().max(200) }),
+  voidings: z.object({ id: Id, answer: Id, person: Id, at: Instant, reason: words(200) }),
   checks: z.object({
     id: Id,
     horse: Id,
@@ -123,8 +127,8 @@ export const YARD_PARTS = {
     record: Id,
     person: Id,
     at: Instant,
-    because: z.string().max(200),
-    was: z.record(z.string(), z.unknown()),
+    because: words(200),
+    was: AnyRecord,
   }),
   confirmations: z.object({
     horse: Id,
@@ -139,7 +143,7 @@ export const YARD_PARTS = {
     gate: StepKey,
     day: Day,
     verdict: z.enum(['check-first', 'not-yet']),
-    reason: z.string().max(1000),
+    reason: words(1000),
     at: Instant,
     takenBack: z.boolean().default(false),
   }),
@@ -155,7 +159,7 @@ export const YARD_PARTS = {
     reward: Text,
     note: Text,
     snapshot: Snapshot.nullable(),
-    version: z.number().int().min(1),
+    version: versionFrom(1),
   }),
 } as const
 
@@ -220,7 +224,7 @@ export const BroughtSession = z.object({
   id: Id,
   horseId: Id,
   startedAt: Instant,
-  place: z.string().max(80).nullable(),
+  place: words(80).nullable(),
   note: Text,
 })
 

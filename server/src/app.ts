@@ -71,7 +71,7 @@ const api = (deps: Dependencies): express.Router => {
   const description = openApi(deps.version)
   router.get('/openapi.json', (_request, reply) => void reply.json(description))
   router.use(sameOrigin, express.json({ limit: BODY_LIMIT }))
-  router.use(signInSessions(deps.pool, deps.cookieSecret, deps.secure))
+  router.use(...signInSessions(deps.pool, deps.cookieSecret, deps.secure))
   router.use((_request, reply, next) => {
     reply.setHeader('Cache-Control', 'no-store')
     next()

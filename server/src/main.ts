@@ -1,11 +1,11 @@
-import { createHmac } from 'node:crypto'
+import { createHash, createHmac } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { createServer as createHttps } from 'node:https'
 import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
-import { appUrl, forgetDays, makePool, migrate } from './data/pool'
+import { appUrl, makePool, migrate } from './data/pool'
 import { replaysOnThreads } from './threads'
 
 const { env } = process
@@ -29,8 +29,6 @@ const clockOffset = (): number => {
 const offset = clockOffset()
 
 await migrate(ownerUrl, needed('STILL_PINE_MIGRATIONS'))
-// What an older release judged today is judged anew by this one.
-await forgetDays(ownerUrl)
 const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
 
 const tls =
@@ -45,6 +43,10 @@ const app = makeApp({
   demo,
   now: () => new Date(Date.now() + offset),
   version: env.npm_package_version ?? '0.1.0',
+  engine: createHash('sha256')
+    .update(readFileSync(fileURLToPath(import.meta.url)))
+    .digest('hex')
+    .slice(0, 16),
   cookieSecret: env.COOKIE_SECRET ?? createHmac('sha256', ownerUrl).update('cookie').digest('hex'),
   secure: tls !== null || env.BEHIND_HTTPS_PROXY === '1',
   webFolder: env.STILL_PINE_WEB ?? null,

@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url'
 import type { Client } from './data/sql'
 import { allHorses } from './data/horses'
 import { allYards, yardNow } from './data/people'
-import { appUrl, inYard, makePool, migrate } from './data/pool'
+import { appUrl, inYard, makePool, migrate, NO_LIMITS } from './data/pool'
 import { rebuildAll, type Rebuilt } from './records/rebuild'
 import type { Yard } from './records/yard'
 import { replaysOnThreads } from './threads'
@@ -12,7 +12,7 @@ const NOBODY = '00000000-0000-0000-0000-000000000000'
 const { env } = process
 const ownerUrl = env.DATABASE_URL!
 await migrate(ownerUrl, env.STILL_PINE_MIGRATIONS!)
-const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
+const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl), NO_LIMITS)
 const replays = replaysOnThreads(
   fileURLToPath(new URL('./replay.js', import.meta.url)),
   env.THREADS ? Number(env.THREADS) : undefined,
@@ -29,6 +29,8 @@ const inYardOf = <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<
       role: 'starter',
       timeZone,
       now: new Date(),
+      engine: 'rebuild',
+      afterwards: () => undefined,
     })
   })
 

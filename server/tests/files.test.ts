@@ -277,7 +277,7 @@ describe('a log brought in', () => {
         'Line 3: Face up has 4 rungs, and this says 9.',
         'Line 4: “whistle” is not a step of this horse’s program.',
         'Line 5: Face up has no sides.',
-        'Line 6: it lies more than 24 hours ahead.',
+        'Line 6: This day is still to come.',
       ],
     })
     expect(await answersOf('face-up')).toBe(0)

@@ -31,6 +31,11 @@ export interface Reply<T> {
 export class Visitor {
   private cookie = ''
 
+  /** What a browser would send along. */
+  get signedInAs(): string {
+    return this.cookie
+  }
+
   constructor(private readonly address: string) {}
 
   async ask<T = Record<string, unknown>>(
@@ -84,6 +89,8 @@ export interface RunOptions {
   readonly demo?: boolean
   readonly signInTries?: number
   readonly ownerUrl?: string
+  readonly engine?: string
+  readonly webFolder?: string
 }
 
 /** The application on a database of its own, every reply held against its schema. */
@@ -96,10 +103,11 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
     now: options.now ?? (() => new Date()),
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
     version: 'test',
+    engine: options.engine ?? 'test',
     demo: options.demo ?? false,
     cookieSecret: 'test',
     secure: false,
-    webFolder: null,
+    webFolder: options.webFolder ?? null,
     checkReplies: true,
     signInTries: options.signInTries ?? 1000,
   })
@@ -134,6 +142,12 @@ export const startYard = async (options: RunOptions = {}): Promise<Running & { s
   const starter = running.visitor()
   await starter.post('/first-run', FIRST_RUN)
   return { ...running, starter }
+}
+
+/** Opens all connections there may be, so that what is asked next runs side by side from its first moment. */
+export const warm = async ({ pool }: Running): Promise<void> => {
+  const clients = await Promise.all(Array.from({ length: pool.options.max }, () => pool.connect()))
+  for (const client of clients) client.release()
 }
 
 export type ProblemReply = Reply<Problem>

@@ -6,6 +6,9 @@ import {
   RIGHTS,
   ROLES,
   routes,
+  YARD_FORMAT_VERSION,
+  YARD_PART_NAMES,
+  type Horse,
   type Problem,
   type Route,
 } from '@still-pine/contract'
@@ -18,7 +21,7 @@ import { hashPassword } from '../src/auth/passwords'
 import { appUrl } from '../src/data/pool'
 import { addHorse, answerItem, horseForm, sendBatch, sessionItem, voidItem } from './making'
 import type { Visitor } from './running'
-import { startYard, type Running } from './running'
+import { FIRST_RUN, startYard, type Running } from './running'
 
 let yard: Running & { starter: Visitor }
 let owner: pg.Client
@@ -150,21 +153,24 @@ const guarded = Object.entries(routes).filter(([, route]) => route.needs !== 'op
 ][]
 
 describe('another yard’s ids', () => {
-  it.each(guarded.filter(([, route]) => /horseId|sessionId|programId|deviceId/.test(route.path)))(
-    '%s finds nothing and says so',
-    async (name, route) => {
-      const path = filled(name, route, idsOf(other.horse, other.session, other.program))
-      const { status, body } = await yard.starter.ask<Problem>(
-        route.method.toUpperCase(),
-        path,
-        route.method === 'get' ? undefined : BODIES[name],
-      )
-      // Putting a horse under a taken id makes nothing and shows nothing.
-      expect(status).toBe(404)
-      expect(body.type).toBe('not-found')
-      expect(JSON.stringify(body)).not.toMatch(/Heron|Elsewhere/)
-    },
-  )
+  /** What makes something under an id of one's own choosing; whose else it is makes no difference. */
+  const MAKING = ['putHorse', 'putProgram']
+
+  it.each(
+    guarded.filter(
+      ([name, route]) => /horseId|sessionId|programId|deviceId/.test(route.path) && !MAKING.includes(name),
+    ),
+  )('%s finds nothing and says so', async (name, route) => {
+    const path = filled(name, route, idsOf(other.horse, other.session, other.program))
+    const { status, body } = await yard.starter.ask<Problem>(
+      route.method.toUpperCase(),
+      path,
+      route.method === 'get' ? undefined : BODIES[name],
+    )
+    expect(status).toBe(404)
+    expect(body.type).toBe('not-found')
+    expect(JSON.stringify(body)).not.toMatch(/Heron|Elsewhere/)
+  })
 
   it('find nothing in the files that go out, and bring nothing in', async () => {
     const one = await yard.starter.file('GET', `${files.answersOut.path}?horseId=${other.horse}`)
@@ -202,6 +208,56 @@ describe('another yard’s ids', () => {
     expect(smuggled.body.items[0]!.status).toBe('refused')
     const { rows } = await owner.query('select count(*)::int as n from voiding')
     expect(rows[0].n).toBe(0)
+  })
+
+  it('are free to be used here, and what they name there stays as it is', async () => {
+    const before = (await owner.query('select * from horse where id = $1', [other.horse])).rows
+    const made = await yard.starter.put<Horse>(`/horses/${other.horse}`, horseForm({ name: 'Curlew' }))
+    expect(made).toMatchObject({ status: 200, body: { id: other.horse, name: 'Curlew', version: 1 } })
+    const { body } = await sendBatch(
+      yard.starter,
+      [sessionItem(other.horse, now.toISOString(), other.session)],
+      now.toISOString(),
+    )
+    expect(body.items[0]!.status).toBe('kept')
+    const rows = (
+      await owner.query('select * from horse where id = $1 and yard_id = $2', [other.horse, other.yardId])
+    ).rows
+    expect(rows).toEqual(before)
+  })
+
+  it('cannot be claimed by a yard that is brought in', async () => {
+    // An empty second yard on the same database, and a starter in it with the first one's password.
+    const second = uuid()
+    await owner.query(`insert into yard values ($1, 'Second', 'Europe/Oslo', false, now())`, [second])
+    await owner.query(
+      `insert into person (id, yard_id, name, email, role, password_hash, settings, created_at)
+       select $1, $2, 'Una', 'una@example.org', 'starter', password_hash, settings, now() from person where email = $3`,
+      [uuid(), second, FIRST_RUN.email],
+    )
+    const una = yard.visitor()
+    await una.post('/sign-in', { email: 'una@example.org', password: FIRST_RUN.password })
+    const head = {
+      format: 'still-pine-yard',
+      version: YARD_FORMAT_VERSION,
+      yard: { name: 'S', timeZone: 'Europe/Oslo' },
+    }
+    const check = {
+      id: uuid(),
+      horse: other.horse,
+      person: other.person,
+      kind: 'feet',
+      on: '2026-05-01',
+      until: null,
+      passed: true,
+      note: '',
+    }
+    const parts = Object.fromEntries(YARD_PART_NAMES.map((part) => [part, part === 'checks' ? [check] : []]))
+    const { text } = await una.file('POST', files.yardIn.path, JSON.stringify({ ...head, ...parts }))
+    expect(text).toMatch(/does not fit together/)
+    expect((await owner.query('select id from care_check where horse_id = $1', [other.horse])).rows).toEqual(
+      [],
+    )
   })
 
   it('do not show in any list', async () => {

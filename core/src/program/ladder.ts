@@ -11,6 +11,12 @@ type Ladder = Pick<Step, 'rungs' | 'marks'>
 /** The mark of a rung, counted from 1. */
 export const markOf = ({ marks }: Ladder, rung: number): number => marks?.[rung - 1] ?? rung
 
+/** Marks come from the whole numbers by halving, a few times at most. */
+const FINEST = 65_536
+
+/** Whether a number can be the mark of a rung, on this ladder or on one that was. */
+export const isMark = (mark: number): boolean => mark > 0 && Number.isInteger(mark * FINEST)
+
 /** The marks of a ladder, easiest rung first. */
 export const marksOf = (ladder: Ladder): readonly number[] =>
   ladder.rungs.map((_, i) => markOf(ladder, i + 1))

@@ -46,7 +46,7 @@ export const insertAnswers = async (
           recalled boolean, uncued boolean, place int, moving boolean, seconds real, fault text, sign text,
           ending text, slip text, zone text, aids int, "peakNewtons" real, "releaseSeconds" real, against text, why text, replaces uuid)
         order by a.n
-        on conflict (id) do nothing returning id, seq`,
+        on conflict (yard_id, id) do nothing returning id, seq`,
   )
   return new Map(inserted.map(({ id, seq }) => [id, seq]))
 }
@@ -80,6 +80,15 @@ export const againstBetween = (client: Client, horseId: string, from: string, un
         where a.horse_id = ${horseId} and a.day between ${from} and ${until} and a.against is not null and v.id is null
         group by a.day, a.step order by a.day, a.step limit 500`,
   )
+
+/** The horses whose answers these are. */
+export const horsesOfAnswers = async (client: Client, ids: readonly string[]): Promise<readonly string[]> =>
+  (
+    await rows<{ horseId: string }>(
+      client,
+      sql`select distinct horse_id as "horseId" from answer where id = any(${ids})`,
+    )
+  ).map(({ horseId }) => horseId)
 
 export const answerTrack = (client: Client, id: string) =>
   maybeRow<{ horseId: string; step: string; side: string; personId: string; voided: boolean }>(

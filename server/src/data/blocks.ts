@@ -30,7 +30,7 @@ export const insertBlock = (
     sql`insert into block (id, yard_id, horse_id, person_id, kind, from_day, until_day, worries, reward, note, snapshot, version)
         values (${id}, ${yardId}, ${horseId}, ${personId}, ${b.kind}, ${b.from}, ${b.until}, ${b.worries}, ${b.reward},
                 ${b.note}, ${snapshot === null ? null : JSON.stringify(snapshot)}, 1)
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 /** Changes a block if it is still at the version the edit was made from. */
@@ -60,7 +60,7 @@ export const insertArrival = (
     client,
     sql`insert into arrival (id, yard_id, horse_id, person_id, on_day, result)
         values (${arrival.id}, ${yardId}, ${horseId}, ${personId}, ${arrival.on}, ${JSON.stringify(arrival.result)})
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 /** What the last arrival check of a horse showed. */

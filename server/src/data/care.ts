@@ -100,7 +100,7 @@ export const insertCheck = (client: Client, { yardId, horseId, personId }: Owner
     sql`insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, leaves, note)
         values (${id}, ${yardId}, ${horseId}, ${personId}, ${c.kind}, ${c.on}, ${c.until}, ${c.passed}, ${c.leaves},
                 ${c.note})
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 const withdrawal = (withdrawn: Withdrawal | null): string | null =>
@@ -126,7 +126,7 @@ export const insertIncident = (
                               place, before, after)
         values (${id}, ${yardId}, ${horseId}, ${personId}, ${i.kind}, ${i.on}, ${i.step}, ${i.side}, ${i.rung},
                 ${i.mounted}, ${i.fell}, ${i.hurt}, ${i.where}, ${i.before}, ${i.after})
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 export const updateIncident = (client: Client, id: string, i: NewIncident, withdrawn: Withdrawal | null) =>
@@ -175,7 +175,7 @@ export const saveConfirmed = (
     client,
     sql`insert into day_confirmation (yard_id, horse_id, day, confirmed, person_id)
         values (${yardId}, ${horseId}, ${day}, ${confirmed}, ${personId})
-        on conflict (horse_id, day) do update set confirmed = excluded.confirmed, person_id = excluded.person_id`,
+        on conflict (yard_id, horse_id, day) do update set confirmed = excluded.confirmed, person_id = excluded.person_id`,
   )
 
 export const overrulesOn = (client: Client, horseId: string, day: string) =>
@@ -196,7 +196,7 @@ export const insertOverrule = (
     client,
     sql`insert into overrule (id, yard_id, horse_id, person_id, gate, day, verdict, reason, at)
         values (${o.id}, ${yardId}, ${horseId}, ${personId}, ${o.gate}, ${o.day}, ${o.verdict}, ${o.reason}, ${o.at})
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 export const takeBackOverrule = (client: Client, id: string, at: Date) =>

@@ -1,16 +1,28 @@
-import type { Device } from '@still-pine/contract'
+import type { Device, Role } from '@still-pine/contract'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
+export interface SignInFound {
+  readonly yardId: string
+  readonly timeZone: string
+  readonly role: Role
+  /** Raised by a change of password, address or part: sign-ins of an earlier one have ended. */
+  readonly epoch: number
+  readonly cutOff: boolean
+}
+
 /** Before a yard is known: whose sign-in this is, and whether its device was cut off. */
-export const findYardOfSignIn = async (
+export const findSignIn = async (
   client: Client,
   personId: string,
   deviceId: string | null,
-): Promise<{ yardId: string | null; cutOff: boolean }> =>
-  (await maybeRow<{ yardId: string | null; cutOff: boolean }>(
+): Promise<SignInFound | null> => {
+  const found = await maybeRow<SignInFound>(
     client,
-    sql`select yard_id as "yardId", cut_off as "cutOff" from find_yard_of_sign_in(${personId}, ${deviceId})`,
-  )) ?? { yardId: null, cutOff: false }
+    sql`select yard_id as "yardId", time_zone as "timeZone", role, epoch, cut_off as "cutOff"
+        from find_sign_in(${personId}, ${deviceId})`,
+  )
+  return found?.yardId ? found : null
+}
 
 /** Remembers that a person uses a device; one that was cut off stays so. Says whether it is. */
 export const saveDevice = async (

@@ -48,7 +48,7 @@ export const insertHorse = (
         values (${id}, ${yardId}, ${programId}, ${horse.name}, ${horse.born}, ${horse.sex}, ${horse.kind},
                 ${horse.marks}, ${horse.origin}, ${horse.handled}, ${horse.arrived}, ${asJson(horse.estimate)},
                 ${horse.feral}, ${horse.bitted}, ${horse.heightCm}, 1, ${at})
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 /** Changes a horse if it is still at the version the edit was made from. */
@@ -84,12 +84,25 @@ export interface HorseTip {
   readonly lastSeq: number | null
 }
 
-/** Holds a horse's history for this transaction, so that two writers take turns. */
-export const lockHorse = (client: Client, id: string) =>
-  maybeRow<HorseTip>(
+/** Holds the history of horses for this transaction, in the one order that everybody takes, so that writers take turns. */
+export const lockHorses = async (
+  client: Client,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, HorseTip>> => {
+  const found = await rows<HorseTip & { readonly id: string }>(
     client,
-    sql`select last_at as "lastAt", last_seq as "lastSeq" from horse where id = ${id} for update`,
+    sql`select id, last_at as "lastAt", last_seq as "lastSeq" from horse where id = any(${ids}) order by id
+        for no key update`,
   )
+  return new Map(found.map(({ id, ...tip }) => [id, tip]))
+}
+
+export const lockHorse = async (client: Client, id: string): Promise<HorseTip | undefined> =>
+  (await lockHorses(client, [id])).get(id)
+
+/** Says that something of a horse has changed that is not written in its own row. */
+export const touchHorse = (client: Client, id: string) =>
+  run(client, sql`update horse set revision = revision where id = ${id}`)
 
 export const saveTip = (client: Client, id: string, tip: HorseTip) =>
   run(client, sql`update horse set last_at = ${tip.lastAt}, last_seq = ${tip.lastSeq} where id = ${id}`)

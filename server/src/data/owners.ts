@@ -10,7 +10,7 @@ export const saveOwner = (client: Client, yardId: string, horseId: string, perso
   run(
     client,
     sql`insert into horse_owner (horse_id, yard_id, person_id) values (${horseId}, ${yardId}, ${personId})
-        on conflict (horse_id) do update set person_id = excluded.person_id`,
+        on conflict (yard_id, horse_id) do update set person_id = excluded.person_id`,
   )
 
 export const dropOwner = (client: Client, horseId: string) =>

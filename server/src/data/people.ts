@@ -9,6 +9,10 @@ export interface PersonRow {
   readonly passwordHash: string | null
 }
 
+/** Changes the password of a person, which ends their sign-ins. */
+export const savePassword = (client: Client, id: string, passwordHash: string) =>
+  run(client, sql`update person set password_hash = ${passwordHash}, epoch = epoch + 1 where id = ${id}`)
+
 export interface YardRow {
   readonly id: string
   readonly name: string
@@ -28,6 +32,10 @@ export const anyYard = async (client: Client): Promise<string | null> =>
 
 export const allYards = async (client: Client): Promise<string[]> =>
   (await rows<{ id: string }>(client, sql`select id from all_yards() as id`)).map(({ id }) => id)
+
+/** Lets one change at a time be made of what the whole yard shares: its people, its schools. */
+export const lockYard = (client: Client, yardId: string) =>
+  run(client, sql`select 1 from yard where id = ${yardId} for no key update`)
 
 /** Lets one first run at a time look and make. */
 export const lockFirstRun = (client: Client) => run(client, sql`select pg_advisory_xact_lock(7166001)`)
@@ -56,9 +64,9 @@ export const yardNow = (client: Client) =>
   maybeRow<YardRow>(client, sql`select id, name, time_zone as "timeZone", demo from yard`)
 
 export const personById = (client: Client, id: string) =>
-  maybeRow<PersonRow>(
+  maybeRow<PersonRow & { readonly epoch: number }>(
     client,
-    sql`select id, name, role, settings, password_hash as "passwordHash" from person where id = ${id}`,
+    sql`select id, name, role, settings, password_hash as "passwordHash", epoch from person where id = ${id}`,
   )
 
 export const firstStarter = (client: Client) =>
@@ -73,7 +81,7 @@ export const allPeople = (client: Client) =>
     sql`select id, name, role, email from person order by name collate "und-x-icu", id`,
   )
 
-/** Changes a person; no password hash leaves the password as it is. */
+/** Changes a person; no password hash leaves the password as it is. What somebody signs in by or may do ends sign-ins. */
 export const updatePerson = (
   client: Client,
   id: string,
@@ -82,7 +90,10 @@ export const updatePerson = (
   run(
     client,
     sql`update person set name = ${p.name}, role = ${p.role}, email = ${p.email},
-               password_hash = coalesce(${p.passwordHash}, password_hash) where id = ${id}`,
+               password_hash = coalesce(${p.passwordHash}, password_hash),
+               epoch = epoch + case when ${p.passwordHash}::text is null and role = ${p.role}
+                                     and email is not distinct from ${p.email} then 0 else 1 end
+        where id = ${id}`,
   )
 
 export const saveSettings = (client: Client, personId: string, settings: Settings) =>

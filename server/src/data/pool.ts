@@ -44,17 +44,11 @@ export const migrate = async (ownerUrl: string, folder: string): Promise<void> =
     const password = appPassword(new URL(ownerUrl))
     if (password !== '')
       await client.query(`alter role ${APP_ROLE} password ${client.escapeLiteral(password)}`)
-  } finally {
-    await client.end()
-  }
-}
-
-/** Forgets what is kept for a day of all yards; it is made again when it is asked for. */
-export const forgetDays = async (ownerUrl: string): Promise<void> => {
-  const client = new pg.Client({ connectionString: ownerUrl })
-  await client.connect()
-  try {
-    await client.query('truncate track_day, horse_day')
+    const [{ name }] = (await client.query<{ name: string }>('select current_database() as name')).rows as [
+      { name: string },
+    ]
+    // A table of one's own could stand in for one that a function with more rights reads.
+    await client.query(`revoke temporary on database ${client.escapeIdentifier(name)} from public`)
   } finally {
     await client.end()
   }
@@ -62,8 +56,33 @@ export const forgetDays = async (ownerUrl: string): Promise<void> => {
 
 export type Pool = pg.Pool
 
-export const makePool = (url: string): Pool => {
-  const pool = new pg.Pool({ connectionString: url, max: 12, connectionTimeoutMillis: 5_000 })
+/** Nothing of ours takes long; what does is stopped, so that it holds nobody else up. Files lift the first for themselves. */
+const LIMITS = {
+  statement_timeout: '30s',
+  lock_timeout: '10s',
+  idle_in_transaction_session_timeout: '60s',
+} as const
+
+/** For work that is watched by whoever started it. */
+export const NO_LIMITS: Limits = {}
+
+type Limits = Readonly<Partial<Record<keyof typeof LIMITS, string>>>
+
+/** Lets this transaction take its time: for files, which are as long as a yard has years. */
+export const takeTime = (client: Client): Promise<unknown> =>
+  client.query(
+    "select set_config('statement_timeout', '0', true), set_config('idle_in_transaction_session_timeout', '10min', true)",
+  )
+
+export const makePool = (url: string, limits: Limits = LIMITS): Pool => {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 12,
+    connectionTimeoutMillis: 5_000,
+    options: Object.entries(limits)
+      .map(([name, value]) => `-c ${name}=${value}`)
+      .join(' '),
+  })
   // An idle client that loses its server is replaced on next use; it must not end the process.
   pool.on('error', () => undefined)
   // One that is at work when the server goes rejects its query, which is told; its own event must not end us either.
@@ -85,8 +104,13 @@ const BEGIN: Record<View, string> = {
   'one moment': 'begin isolation level repeatable read read only',
 }
 
-/** Runs `work` in one transaction that sees one yard and no other. */
-export const inYard = async <T>(
+/** What PostgreSQL says when two transactions were in each other's way: one of them is to try again (appendix A). */
+const IN_THE_WAY = new Set(['40P01', '40001'])
+
+const isInTheWay = (error: unknown): boolean =>
+  IN_THE_WAY.has(String((error as { code?: unknown } | null)?.code))
+
+const once = async <T>(
   pool: Pool,
   asking: Asking,
   view: View,
@@ -110,5 +134,23 @@ export const inYard = async <T>(
     throw error
   } finally {
     client.release(broken)
+  }
+}
+
+/**
+ * Runs `work` in one transaction that sees one yard and no other; once more where another was in its way, so it must
+ * do nothing outside the database.
+ */
+export const inYard = async <T>(
+  pool: Pool,
+  asking: Asking,
+  view: View,
+  work: (client: Client) => Promise<T>,
+): Promise<T> => {
+  try {
+    return await once(pool, asking, view, work)
+  } catch (error) {
+    if (!isInTheWay(error)) throw error
+    return once(pool, asking, view, work)
   }
 }

@@ -29,7 +29,7 @@ export const savePredictions = async (
                     ${column(({ evening }) => evening)}::double precision[])
              as p(id, step, side, day, chance, light, tight, morning, evening)
         join answer a on a.id = p.id
-        on conflict (answer_id, side) do update set chance = excluded.chance, light = excluded.light,
+        on conflict (yard_id, answer_id, side) do update set chance = excluded.chance, light = excluded.light,
           tight = excluded.tight, morning = excluded.morning, evening = excluded.evening`,
   )
 }

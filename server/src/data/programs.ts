@@ -36,10 +36,6 @@ export const insertProgram = (
         on conflict do nothing`,
   )
 
-/** Lets one version of a yard's schools be made at a time. */
-export const lockSchools = (client: Client, yardId: string) =>
-  run(client, sql`select 1 from yard where id = ${yardId} for no key update`)
-
 interface VersionRow {
   readonly programId: string
   readonly school: string

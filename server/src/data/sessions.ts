@@ -43,12 +43,26 @@ export const insertSession = (
                                 promised)
         values (${s.id}, ${yardId}, ${s.horseId}, ${s.personId}, ${s.startedAt}, ${s.day}, ${s.place},
                 ${JSON.stringify(s.circumstances)}::jsonb, ${s.promised && JSON.stringify(s.promised)}::jsonb)
-        on conflict (id) do nothing`,
+        on conflict (yard_id, id) do nothing`,
   )
 
 export const sessionById = async (client: Client, id: string): Promise<Session | undefined> => {
   const row = await maybeRow<Row>(client, select(sql`where s.id = ${id}`))
   return row && toSession(row)
+}
+
+/** Whose session it is, and of which day. */
+export interface SessionOf {
+  readonly horseId: string
+  readonly day: string
+}
+
+export const sessionsOf = async (client: Client, ids: readonly string[]): Promise<Map<string, SessionOf>> => {
+  const found = await rows<SessionOf & { readonly id: string }>(
+    client,
+    sql`select id, horse_id as "horseId", day from pen_session where id = any(${ids})`,
+  )
+  return new Map(found.map(({ id, ...session }) => [id, session]))
 }
 
 const MOST_SESSIONS = 100

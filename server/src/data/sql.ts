@@ -34,3 +34,25 @@ const UNIQUE_VIOLATION = '23505'
 /** Whether a write failed because somebody has that name, address or number already. */
 export const isTaken = (error: unknown): boolean =>
   (error as { code?: unknown } | null)?.code === UNIQUE_VIOLATION
+
+/** Classes of what PostgreSQL says against a value or a row, and not against itself or the moment (appendix A). */
+const ABOUT_THE_DATA = ['22', '23']
+
+const isAboutTheData = (error: unknown): boolean => {
+  const code = String((error as { code?: unknown } | null)?.code ?? '')
+  return ABOUT_THE_DATA.includes(code.slice(0, 2)) || code === '42501'
+}
+
+/** Does `work` so that it is undone alone where the database cannot hold what it writes; gives that error, or nothing. */
+export const apart = async (client: Client, work: () => Promise<unknown>): Promise<unknown> => {
+  await client.query('savepoint apart')
+  try {
+    await work()
+    await client.query('release savepoint apart')
+    return null
+  } catch (error) {
+    if (!isAboutTheData(error)) throw error
+    await client.query('rollback to savepoint apart')
+    return error
+  }
+}

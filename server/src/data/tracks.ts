@@ -1,14 +1,6 @@
-import type { Judged } from '@still-pine/contract/line'
 import type { Side } from '@still-pine/core/answer'
-import {
-  trackKey,
-  trackOf,
-  type Tally,
-  type TrackKey,
-  type TrackRecord,
-  type TrackView,
-} from '@still-pine/core/readiness'
-import { maybeRow, rows, run, sql, type Client } from './sql'
+import { trackKey, trackOf, type Tally, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
+import { rows, run, sql, type Client } from './sql'
 
 interface Row {
   readonly step: string
@@ -73,7 +65,7 @@ export const saveTracks = async (
                     ${column((_, { belief }) => belief.lastDay)}::date[],
                     ${column((_, { belief }) => belief.daysWorked)}::integer[],
                     ${column((_, { tally }) => JSON.stringify(tally))}::jsonb[]) as t
-          on conflict (horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
+          on conflict (yard_id, horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
             days_worked = excluded.days_worked, tally = excluded.tally`,
   )
@@ -81,79 +73,6 @@ export const saveTracks = async (
 
 export const deleteTracks = (client: Client, horseId: string, steps: readonly string[]) =>
   run(client, sql`delete from track where horse_id = ${horseId} and step = any(${steps})`)
-
-export interface DayView {
-  readonly step: string
-  readonly side: Side
-  readonly view: TrackView
-}
-
-export const dayViews = (client: Client, horseId: string, day: string) =>
-  rows<DayView>(
-    client,
-    sql`select step, side, view from track_day where horse_id = ${horseId} and day = ${day}`,
-  )
-
-export const saveDayViews = (
-  client: Client,
-  yardId: string,
-  horseId: string,
-  day: string,
-  views: readonly DayView[],
-) =>
-  run(
-    client,
-    sql`insert into track_day (yard_id, horse_id, day, step, side, view)
-        select ${yardId}, ${horseId}, ${day}, v.step, v.side, v.view
-        from jsonb_to_recordset(${JSON.stringify(views)}::jsonb) as v(step text, side text, view jsonb)
-        on conflict do nothing`,
-  )
-
-/** Forgets what was shown of some steps; other days of a horse are of no more use once it has a new answer. */
-export const dropDayViews = (client: Client, horseId: string, steps: readonly string[]) =>
-  run(client, sql`delete from track_day where horse_id = ${horseId} and step = any(${steps})`)
-
-export const dropAllDayViews = async (client: Client, horseId: string): Promise<void> => {
-  await run(client, sql`delete from track_day where horse_id = ${horseId}`)
-  await dropDays(client, horseId)
-}
-
-/** What is kept of a horse for a day: its work days, and what was judged of it from what. */
-export interface KeptDay {
-  readonly workDays: number
-  readonly judgedFrom: string | null
-  readonly judged: Judged | null
-}
-
-export const keptDay = (client: Client, horseId: string, day: string) =>
-  maybeRow<KeptDay>(
-    client,
-    sql`select work_days as "workDays", judged_from as "judgedFrom", judged
-        from horse_day where horse_id = ${horseId} and day = ${day}`,
-  )
-
-export const keepWorkDays = (client: Client, yardId: string, horseId: string, day: string, days: number) =>
-  run(
-    client,
-    sql`insert into horse_day (yard_id, horse_id, day, work_days) values (${yardId}, ${horseId}, ${day}, ${days})
-        on conflict do nothing`,
-  )
-
-/** Keeps what was judged beside the work days of that day, which must be there. */
-export const keepJudged = (client: Client, horseId: string, day: string, from: string, judged: Judged) =>
-  run(
-    client,
-    sql`update horse_day set judged_from = ${from}, judged = ${JSON.stringify(judged)}
-        where horse_id = ${horseId} and day = ${day}`,
-  )
-
-/** Forgets what was kept of a horse's days: its history has changed. */
-export const dropDays = (client: Client, horseId: string) =>
-  run(client, sql`delete from horse_day where horse_id = ${horseId}`)
-
-/** Keeps the table small: views of days gone by are made again if anybody asks. */
-export const dropOldDayViews = (client: Client, horseId: string, before: string) =>
-  run(client, sql`delete from track_day where horse_id = ${horseId} and day < ${before}`)
 
 export interface CountedTrack {
   readonly horseId: string

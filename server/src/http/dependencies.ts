@@ -10,6 +10,8 @@ export interface Dependencies {
   readonly now: () => Date
   readonly logger: Logger
   readonly version: string
+  /** Tells one build of the product from another: what one judged the other does not read. */
+  readonly engine: string
   readonly demo: boolean
   /** Signs the cookie; the same on every instance. */
   readonly cookieSecret: string

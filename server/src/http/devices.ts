@@ -19,10 +19,9 @@ export const deviceRoutes = (router: Router, deps: Dependencies): void => {
   })
 
   serve(router, deps, routes.putCutOff, async ({ client, personId, role, now }, { params, body }) => {
-    const isOwn = params.personId === personId
-    const found =
-      (isOwn || role === 'starter') &&
-      (await setCutOff(client, params.personId, params.deviceId, body.cutOff ? now : null))
+    // Whoever finds a lost phone must not let it back.
+    const may = role === 'starter' || (params.personId === personId && body.cutOff)
+    const found = may && (await setCutOff(client, params.personId, params.deviceId, body.cutOff ? now : null))
     if (!found) throw notFound('This device')
     return { ok: true as const }
   })

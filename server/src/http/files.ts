@@ -1,14 +1,22 @@
-import { files, Id, SchoolDocument, YardDocument, type Progress } from '@still-pine/contract'
+import { createReadStream, createWriteStream } from 'node:fs'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { basename, join } from 'node:path'
+import { pipeline } from 'node:stream/promises'
+import { files, Id, SchoolDocument, YardDocument, type FileRoute, type Progress } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
+import pLimit, { type LimitFunction } from 'p-limit'
 import { z } from 'zod'
 import { bringLog } from '../records/bring-log'
 import { bringYard } from '../records/bring-yard'
 import { NotBrought, type Bring } from '../records/bringing'
-import { writeLog, writeYard } from '../records/take-out'
+import { writeLog, writeYard, type Outlet } from '../records/take-out'
+import { takeTime } from '../data/pool'
+import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
 import { Refusal } from './refusal'
-import { forSignedIn } from './serve'
+import { askerOf, inYardOf } from './serve'
 
 /** The published shape of a yard's document. */
 export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'input', unrepresentable: 'any' })
@@ -17,36 +25,68 @@ export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'inpu
 export const schoolSchema = (): object =>
   z.toJSONSchema(SchoolDocument, { io: 'input', unrepresentable: 'any' })
 
-const beginFile = (response: Response, type: string, name: string): void => {
-  response.type(type)
-  response.setHeader('Content-Disposition', `attachment; filename="${name}"`)
-}
-
 const horseAsked = ({ query }: Request): string | null => {
   const asked = z.object({ horseId: Id.optional() }).safeParse(query)
   if (!asked.success) throw new Refusal('bad-input', 'horseId: this is not an id.')
   return asked.data.horseId ?? null
 }
 
+/** Files that are read or written at the same moment, each of which holds a connection to the database; others wait. */
+const MOST_AT_ONCE = 4
+
+const LARGEST_BYTES = 1 << 30
+
+/** What is sent lies on the disk before anything is done with it, so that nobody waits for a slow sender. */
+const spooled = async <T>(request: Request, work: (file: string) => Promise<T>): Promise<T> => {
+  const folder = await mkdtemp(join(tmpdir(), 'still-pine-'))
+  try {
+    const file = join(folder, 'file')
+    let bytes = 0
+    const counted = async function* (chunks: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
+      for await (const chunk of chunks) {
+        bytes += chunk.length
+        if (bytes > LARGEST_BYTES)
+          throw new Refusal('too-large', 'This file is larger than 1 GB. Nothing was brought in.')
+        yield chunk
+      }
+    }
+    // The stream must outlive a refusal, or the answer could not be sent.
+    await pipeline(request.iterator({ destroyOnReturn: false }), counted, createWriteStream(file))
+    return await work(file)
+  } finally {
+    await rm(folder, { recursive: true, force: true })
+  }
+}
+
+interface Streaming {
+  readonly deps: Dependencies
+  readonly inTurn: LimitFunction
+}
+
 /** Tells how far a long bringing-in has come, one JSON object a line; the last line says how it ended. */
 const bringing =
-  (deps: Dependencies, needs: 'bring-in', bring: Bring) =>
+  ({ deps, inTurn }: Streaming, needs: 'bring-in', bring: Bring) =>
   async (request: Request, response: Response): Promise<void> => {
     const tell = (progress: Progress): void => void response.write(`${JSON.stringify(progress)}\n`)
-    // The stream must outlive a refusal, or the answer could not be sent.
-    const body = request.iterator({ destroyOnReturn: false }) as AsyncIterable<Uint8Array>
     let end: Progress | null = null
     try {
-      await forSignedIn(deps, request, needs, 'as it goes', async (yard) => {
-        response.type('application/x-ndjson')
-        // What is told as done is told only when it is kept for good.
-        await bring(yard, deps.replays, body, (progress) => {
-          if (progress.step === 'done') end = progress
-          else tell(progress)
-        })
-      })
+      const asker = await askerOf(deps, request, needs)
+      await spooled(request, (file) =>
+        inTurn(() =>
+          inYardOf(deps, asker, 'as it goes', async (yard) => {
+            await takeTime(yard.client)
+            response.type('application/x-ndjson')
+            // What is told as done is told only when it is kept for good.
+            await bring(yard, deps.replays, createReadStream(file), (progress) => {
+              if (progress.step === 'done') end = progress
+              else tell(progress)
+            })
+          }),
+        ),
+      )
     } catch (error) {
       if (!(error instanceof NotBrought)) {
+        request.resume()
         if (!response.headersSent) throw error
         deps.logger.error({ requestId: response.locals.requestId as string, err: error }, 'bringing in')
         end = { step: 'problem', title: 'Something went wrong here. Nothing was brought in.', reasons: [] }
@@ -58,30 +98,57 @@ const bringing =
     response.end()
   }
 
+/** Writes a file as it is read, for as long as somebody takes it. */
+const takingOut =
+  (
+    { deps, inTurn }: Streaming,
+    { needs, type, path }: FileRoute,
+    write: (yard: Yard, request: Request, begin: () => Outlet) => Promise<void>,
+  ) =>
+  async (request: Request, response: Response): Promise<void> => {
+    const gone = new AbortController()
+    response.on('close', () => gone.abort())
+    const begin = (): Outlet => {
+      response.type(type)
+      response.setHeader('Content-Disposition', `attachment; filename="${basename(path)}"`)
+      return { out: response, gone: gone.signal }
+    }
+    const asker = await askerOf(deps, request, needs)
+    try {
+      await inTurn(() =>
+        inYardOf(deps, asker, 'one moment', async (yard) => {
+          gone.signal.throwIfAborted()
+          await takeTime(yard.client)
+          await write(yard, request, begin)
+        }),
+      )
+      response.end()
+    } catch (error) {
+      // A file that ends early must not look whole.
+      if (!response.headersSent) throw error
+      response.destroy()
+    }
+  }
+
 /** Files that go out and come in whole; streamed both ways. */
 export const fileRoutes = (router: Router, deps: Dependencies): void => {
   const schemas = { yard: yardSchema(), school: schoolSchema() }
   router.get('/formats/yard.schema.json', (_request, response) => void response.json(schemas.yard))
   router.get('/formats/school.schema.json', (_request, response) => void response.json(schemas.school))
 
-  router.get(files.answersOut.path, async (request, response) => {
-    const horseId = horseAsked(request)
-    await forSignedIn(deps, request, files.answersOut.needs, 'one moment', async (yard) => {
+  const streaming = { deps, inTurn: pLimit(MOST_AT_ONCE) }
+  router.get(
+    files.answersOut.path,
+    takingOut(streaming, files.answersOut, async (yard, request, begin) => {
+      const horseId = horseAsked(request)
       const horse = horseId === null ? null : await horseOrRefuse(yard, horseId)
-      beginFile(response, files.answersOut.type, 'answers.csv')
-      await writeLog(yard, horse?.id ?? null, response)
-    })
-    response.end()
-  })
-
-  router.get(files.yardOut.path, async (request, response) => {
-    await forSignedIn(deps, request, files.yardOut.needs, 'one moment', async (yard) => {
-      beginFile(response, files.yardOut.type, 'yard.json')
-      await writeYard(yard, response)
-    })
-    response.end()
-  })
-
-  router.post(files.yardIn.path, bringing(deps, files.yardIn.needs, bringYard))
-  router.post(files.answersIn.path, bringing(deps, files.answersIn.needs, bringLog))
+      await writeLog(yard, horse?.id ?? null, begin())
+    }),
+  )
+  router.get(
+    files.yardOut.path,
+    takingOut(streaming, files.yardOut, (yard, _request, begin) => writeYard(yard, begin())),
+  )
+  router.post(files.yardIn.path, bringing(streaming, files.yardIn.needs, bringYard))
+  router.post(files.answersIn.path, bringing(streaming, files.answersIn.needs, bringLog))
 }

@@ -3,6 +3,7 @@ import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
 import { horseById, insertHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
 import { programById } from '../data/programs'
+import { isLongAgo, LONGEST_LIFE_YEARS } from '../records/batch-work'
 import { programOf } from '../records/judged'
 import { moveToProgram, programOfSchool } from '../records/schools'
 import { todayIn, type Yard } from '../records/yard'
@@ -17,6 +18,12 @@ const field = (path: string, message: string): Refusal =>
 
 const checkDays = (yard: Yard, { born, arrived, estimate }: PutHorse): void => {
   const today = todayIn(yard)
+  const far = (day: string | null): boolean => day !== null && isLongAgo(today, day)
+  if (far(born))
+    throw field('born', `A horse born more than ${LONGEST_LIFE_YEARS} years back is not started.`)
+  if (far(arrived)) throw field('arrived', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
+  if (far(estimate?.on ?? null))
+    throw field('estimate.on', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
   if (estimate !== null && estimate.on > today)
     throw field('estimate.on', 'An age cannot be said of a day that is still to come.')
   if (born !== null && born > today) throw field('born', 'It cannot be born after today.')

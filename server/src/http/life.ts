@@ -4,6 +4,7 @@ import { arrivalsOf, blocksOf, insertArrival, insertBlock, updateBlock } from '.
 import { lockHorse } from '../data/horses'
 import { dropOwner, horsesOfOwner, ownerOf, saveOwner } from '../data/owners'
 import { personById } from '../data/people'
+import { dayFault } from '../records/batch-work'
 import { frozen, shownOn } from '../records/life'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -32,6 +33,8 @@ const checkOrder = (others: readonly Block[], { from, until }: PutBlock): void =
 const keepBlock = async (yard: Yard, horse: Horse, id: string, block: PutBlock): Promise<Block> => {
   const today = todayIn(yard)
   if (block.from > today) throw field('from', 'This day is still to come.')
+  const fault = dayFault(today, horse, block.from)
+  if (fault) throw field('from', fault)
   if (block.until !== null && block.until > today) throw field('until', 'This day is still to come.')
   await lockHorse(yard.client, horse.id)
   const all = await blocksOf(yard.client, horse.id)

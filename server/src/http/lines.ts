@@ -3,6 +3,7 @@ import { trackRows } from '@still-pine/contract/line'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import type { Router } from 'express'
 import { answersOfStep, answersPerDay, evidenceOf, lastSpots, workedRows } from '../data/answers'
+import { toldToday } from '../data/days'
 import { allHorses } from '../data/horses'
 import { circumstancesOf } from '../data/sessions'
 import { carryOf } from '../records/carry'
@@ -39,10 +40,11 @@ export const lineRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.today, async (yard) => {
     const day = todayIn(yard)
     const counts = await answersPerDay(yard.client, day, day)
+    const told = await toldToday(yard.client, { day, engine: yard.engine })
     const rows = []
     const horses = await allHorses(yard.client)
     for (const horse of horses.filter(({ archived }) => archived === null)) {
-      const { plan, shut } = await lineOf(yard, horse, day)
+      const { plan, shut } = told.get(horse.id) ?? (await lineOf(yard, horse, day))
       rows.push({
         horse,
         plan,

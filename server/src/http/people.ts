@@ -19,6 +19,7 @@ import {
 } from '../data/people'
 import { deviceSeen, saveDevice } from '../data/devices'
 import { inYard } from '../data/pool'
+import type { Client } from '../data/sql'
 import { dayIn } from '../records/yard-day'
 import type { Dependencies } from './dependencies'
 import { Refusal } from './refusal'
@@ -27,26 +28,33 @@ import { CUT_OFF, serve, serveOpen } from './serve'
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
 
+const meIn = async (client: Client, personId: string, now: Date): Promise<Me> => {
+  const yard = (await yardNow(client))!
+  const { id, name, role, settings } = (await personById(client, personId))!
+  return {
+    person: { id, name, role, settings: { ...DEFAULT_SETTINGS, ...settings } },
+    yard,
+    today: dayIn(yard.timeZone, now),
+    now: now.toISOString(),
+  }
+}
+
 const meOf = ({ pool, now }: Dependencies, yardId: string, personId: string): Promise<Me> =>
-  inYard(pool, { yardId, personId }, 'as it goes', async (client) => {
-    const yard = (await yardNow(client))!
-    const { id, name, role, settings } = (await personById(client, personId))!
-    return {
-      person: { id, name, role, settings: { ...DEFAULT_SETTINGS, ...settings } },
-      yard,
-      today: dayIn(yard.timeZone, now()),
-      now: now().toISOString(),
-    }
-  })
+  inYard(pool, { yardId, personId }, 'one moment', (client) => meIn(client, personId, now()))
 
 type DeviceTold = z.output<typeof SignInDemo>['device']
 
 /** A new sign-in gets a new session id, so that one planted before is worth nothing. */
-const newSession = (request: Request, personId: string, deviceId: string | undefined): Promise<void> =>
+const newSession = (
+  request: Request,
+  signIn: { readonly personId: string; readonly epoch: number; readonly deviceId: string | undefined },
+  now: Date,
+): Promise<void> =>
   new Promise((resolve, reject) => {
     request.session.regenerate((error: unknown) => {
       if (error) return reject(error as Error)
-      request.session.personId = personId
+      const { personId, epoch, deviceId } = signIn
+      Object.assign(request.session, { personId, epoch, begunAt: now.getTime() })
       if (deviceId !== undefined) request.session.deviceId = deviceId
       request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()))
     })
@@ -58,11 +66,12 @@ const startSession = async (
   who: { readonly yardId: string; readonly personId: string },
   device: DeviceTold,
 ): Promise<void> => {
-  const cutOff =
-    device !== undefined &&
-    (await inYard(pool, who, 'as it goes', (client) => saveDevice(client, who, device, now())))
+  const { cutOff, epoch } = await inYard(pool, who, 'as it goes', async (client) => ({
+    cutOff: device !== undefined && (await saveDevice(client, who, device, now())),
+    epoch: (await personById(client, who.personId))!.epoch,
+  }))
   if (cutOff) throw new Refusal('cut-off', CUT_OFF)
-  await newSession(request, who.personId, device?.id)
+  await newSession(request, { personId: who.personId, epoch, deviceId: device?.id }, now())
 }
 
 const endSession = (request: Request): Promise<void> =>
@@ -112,13 +121,15 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
 
 const firstRunRoute = (router: Router, deps: Dependencies): void => {
   serveOpen(router, deps, routes.firstRun, async ({ body }, request) => {
+    const madeAlready = new Refusal('already-there', 'This yard has been made already. Sign in instead.')
+    // A hash is hard work, and is not done for anybody who asks.
+    if ((await anyYard(deps.pool)) !== null) throw madeAlready
     const yardId = uuid()
     const personId = uuid()
     const passwordHash = await hashPassword(body.password)
     await inYard(deps.pool, { yardId, personId }, 'as it goes', async (client) => {
       await lockFirstRun(client)
-      if ((await anyYard(client)) !== null)
-        throw new Refusal('already-there', 'This yard has been made already. Sign in instead.')
+      if ((await anyYard(client)) !== null) throw madeAlready
       const at = deps.now()
       await insertYard(
         client,
@@ -149,9 +160,9 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
   }))
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
-  serve(router, deps, routes.me, async ({ client, yardId, personId, deviceId, now }) => {
-    if (deviceId !== null) await deviceSeen(client, personId, deviceId, now)
-    return meOf(deps, yardId, personId)
+  serve(router, deps, routes.me, ({ client, personId, deviceId, now, afterwards }) => {
+    if (deviceId !== null) afterwards((later) => deviceSeen(later, personId, deviceId, now))
+    return meIn(client, personId, now)
   })
   serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
     await saveSettings(client, personId, body)

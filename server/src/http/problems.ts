@@ -34,6 +34,11 @@ const asRefusal = (error: unknown): Refusal | null => {
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported')
     return new Refusal('broken-json', 'This is not JSON that can be read. Nothing was kept.')
   if (error instanceof URIError) return new Refusal('bad-input', 'This address cannot be read.')
+  const { status } = (error ?? {}) as { status?: unknown }
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return new Refusal('bad-input', 'This request cannot be read as it was sent. Nothing was changed.', {
+      status,
+    })
   // Writing to a row that row-level security hides: somebody else's id.
   if ((error as { code?: unknown } | null)?.code === '42501')
     return new Refusal('not-found', 'This is not in your yard.')
@@ -54,7 +59,7 @@ const send = (reply: Response, refusal: Refusal): void => {
     ...(refusal.extras.currentVersion === undefined ? {} : { currentVersion: refusal.extras.currentVersion }),
     requestId: String(reply.locals.requestId ?? ''),
   }
-  if (refusal.type === 'database-away') reply.setHeader('Retry-After', '2')
+  if (refusal.status === 503) reply.setHeader('Retry-After', '2')
   reply.status(refusal.status).type('application/problem+json').send(JSON.stringify(body))
 }
 

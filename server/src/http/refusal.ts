@@ -21,6 +21,8 @@ const STATUS: Record<ProblemType, number> = {
 interface Extras {
   readonly fields?: readonly FieldProblem[]
   readonly currentVersion?: number
+  /** A status of its own, where HTTP has one that says more. */
+  readonly status?: number
 }
 
 /** A request that cannot be met, with a sentence a starter can act on. */
@@ -33,7 +35,7 @@ export class Refusal extends Error {
     readonly extras: Extras = {},
   ) {
     super(title)
-    this.status = STATUS[type]
+    this.status = extras.status ?? STATUS[type]
   }
 }
 

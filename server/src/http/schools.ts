@@ -3,7 +3,8 @@ import { routes, type BodyOf, type Horse, type ParamsOf, type PutProgram } from 
 import { flawsOf, SCHOOLS, type Program } from '@still-pine/core/program'
 import type { Router } from 'express'
 import { lockHorse, moveHorse } from '../data/horses'
-import { insertProgram, lockSchools, newestProgram, programById } from '../data/programs'
+import { insertProgram, newestProgram, programById } from '../data/programs'
+import { lockYard } from '../data/people'
 import { judgeAnew, movedTo, schoolsOf } from '../records/schools'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -42,7 +43,7 @@ const keepVersion = async (
   { basedOn, program }: PutProgram,
 ): Promise<{ id: string; program: Program }> => {
   checkSchool(program)
-  await lockSchools(yard.client, yard.yardId)
+  await lockYard(yard.client, yard.yardId)
   const kept = await programById(yard.client, programId)
   if (kept) {
     sameOrRefuse(kept.document, program)

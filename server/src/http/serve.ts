@@ -1,9 +1,10 @@
 import { mayDo, type Route } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
-import { inYard, type View } from '../data/pool'
-import { findYardOfSignIn } from '../data/devices'
-import { personById, yardNow } from '../data/people'
+import { isOver } from '../auth/session'
+import { findSignIn } from '../data/devices'
+import { inYard, type Asking, type View } from '../data/pool'
+import type { Client } from '../data/sql'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { Refusal } from './refusal'
@@ -65,26 +66,93 @@ export const CUT_OFF =
 
 const SIGNED_OUT = 'Your sign-in has ended. Sign in again; nothing you logged is lost.'
 
-/** Runs `work` for whoever asks, if they may: in one transaction that sees their yard alone. */
-export const forSignedIn = async <T>(
-  deps: Dependencies,
-  request: Request,
+type Save = (client: Client) => Promise<unknown>
+
+/** Saves what is asked for one after another, each in a transaction of its own, once replies are on their way. */
+const savesAfterwards = ({
+  pool,
+  logger,
+}: Dependencies): ((asking: Asking, saves: readonly Save[]) => void) => {
+  let last: Promise<unknown> = Promise.resolve()
+  return (asking, saves) => {
+    for (const save of saves)
+      last = last
+        .then(() => inYard(pool, asking, 'as it goes', save))
+        .catch((error: unknown) => logger.warn({ err: error }, 'not saved afterwards'))
+  }
+}
+
+const queues = new WeakMap<Dependencies, ReturnType<typeof savesAfterwards>>()
+
+const queueOf = (deps: Dependencies): ReturnType<typeof savesAfterwards> => {
+  const queue = queues.get(deps) ?? savesAfterwards(deps)
+  queues.set(deps, queue)
+  return queue
+}
+
+/** Who asks, in which yard, in which part; refused where their sign-in has ended or they may not. */
+type Asker = Asking & Pick<Yard, 'deviceId' | 'role' | 'timeZone'>
+
+export const askerOf = async (
+  { pool, now }: Dependencies,
+  { session }: Request,
   needs: Route['needs'],
+): Promise<Asker> => {
+  const { personId, deviceId = null, epoch = 0 } = session
+  if (personId === undefined || isOver(session, now().getTime())) throw new Refusal('signed-out', SIGNED_OUT)
+  const found = await findSignIn(pool, personId, deviceId)
+  if (found?.cutOff) throw new Refusal('cut-off', CUT_OFF)
+  if (found?.epoch !== epoch) throw new Refusal('signed-out', SIGNED_OUT)
+  const { yardId, role, timeZone } = found
+  if (needs !== 'open' && needs !== 'signed-in' && !mayDo(role, needs))
+    throw new Refusal('not-allowed', `A person in the part of ${role} may not do this.`)
+  return { yardId, personId, deviceId, role, timeZone }
+}
+
+/** Runs `work` for an asker in one transaction that sees their yard alone. */
+export const inYardOf = async <T>(
+  deps: Dependencies,
+  asker: Asker,
   view: View,
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
-  const { personId, deviceId = null } = request.session
-  if (personId === undefined) throw new Refusal('signed-out', SIGNED_OUT)
-  const { yardId, cutOff } = await findYardOfSignIn(deps.pool, personId, deviceId)
-  if (cutOff) throw new Refusal('cut-off', CUT_OFF)
-  if (yardId === null) throw new Refusal('signed-out', SIGNED_OUT)
-  return inYard(deps.pool, { yardId, personId }, view, async (client) => {
-    const person = (await personById(client, personId))!
-    if (needs !== 'open' && needs !== 'signed-in' && !mayDo(person.role, needs))
-      throw new Refusal('not-allowed', `A person in the part of ${person.role} may not do this.`)
-    const { timeZone } = (await yardNow(client))!
-    return work({ client, yardId, personId, deviceId, role: person.role, timeZone, now: deps.now() })
+  const { now, engine } = deps
+  const saves: Save[] = []
+  const afterwards = (save: Save): void => void saves.push(save)
+  const value = await inYard(deps.pool, asker, view, (client) => {
+    saves.length = 0
+    return work({ client, ...asker, now: now(), engine, afterwards })
   })
+  queueOf(deps)(asker, saves)
+  return value
+}
+
+/** Registers a route whose work needs something that takes long and no database, done before a connection is taken. */
+export const servePrepared = <
+  P extends z.ZodType,
+  Q extends z.ZodType,
+  B extends z.ZodType,
+  R extends z.ZodType,
+  Ready,
+>(
+  router: Router,
+  deps: Dependencies,
+  route: Route<P, Q, B, R>,
+  { prepare, work }: Prepared<Parsed<P, Q, B>, Ready, z.input<R>>,
+): void => {
+  // What is read is read at one moment, locks nothing and writes nothing.
+  const view = route.method === 'get' ? 'one moment' : 'as it goes'
+  router[route.method](expressPath(route.path), async (request, response) => {
+    const asker = await askerOf(deps, request, route.needs)
+    const input = parse(route, request)
+    const ready = await prepare(input)
+    reply(deps, route, response, await inYardOf(deps, asker, view, (yard) => work(yard, input, ready)))
+  })
+}
+
+interface Prepared<Input, Ready, Reply> {
+  readonly prepare: (input: Input) => Promise<Ready>
+  readonly work: (yard: Yard, input: Input, ready: Ready) => Promise<Reply>
 }
 
 /** Registers a route for signed-in people: one transaction that sees their yard alone. */
@@ -93,11 +161,4 @@ export const serve = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodT
   deps: Dependencies,
   route: Route<P, Q, B, R>,
   work: (yard: Yard, input: Parsed<P, Q, B>) => Promise<z.input<R>>,
-): void => {
-  router[route.method](expressPath(route.path), async (request, response) => {
-    const value = await forSignedIn(deps, request, route.needs, 'as it goes', (yard) =>
-      work(yard, parse(route, request)),
-    )
-    reply(deps, route, response, value)
-  })
-}
+): void => servePrepared(router, deps, route, { prepare: async () => undefined, work })

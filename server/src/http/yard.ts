@@ -9,38 +9,43 @@ import {
 import { mayDo } from '@still-pine/contract/rights'
 import type { Router } from 'express'
 import { hashPassword } from '../auth/passwords'
-import { allPeople, insertPerson, personById, updatePerson } from '../data/people'
+import { allPeople, insertPerson, lockYard, personById, updatePerson } from '../data/people'
 import { allPlaces, savePlace } from '../data/places'
 import { isTaken } from '../data/sql'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { notFound, Refusal } from './refusal'
-import { serve } from './serve'
+import { serve, servePrepared } from './serve'
 
 const field = (path: string, message: string): Refusal =>
   new Refusal('bad-input', message, { fields: [{ path, message }] })
 
-/** A yard needs somebody who may do everything. */
+/** A yard needs somebody who may do everything; two who would each leave it to the other take turns. */
 const checkLastStarter = async (yard: Yard, id: string, role: PutPerson['role']): Promise<void> => {
+  await lockYard(yard.client, yard.yardId)
   const starters = (await allPeople(yard.client)).filter((person) => person.role === 'starter')
   if (role !== 'starter' && starters.length === 1 && starters[0]!.id === id)
     throw field('role', 'The yard needs a starter: make somebody else one first.')
 }
 
-const writePerson = async (yard: Yard, id: string, person: PutPerson): Promise<void> => {
+interface ToWrite extends PutPerson {
+  readonly passwordHash: string | null
+}
+
+const writePerson = async (yard: Yard, id: string, person: ToWrite): Promise<void> => {
+  const { passwordHash } = person
   const known = await personById(yard.client, id)
-  const passwordHash = person.password === null ? null : await hashPassword(person.password)
   if (known) {
-    await updatePerson(yard.client, id, { ...person, passwordHash })
+    await updatePerson(yard.client, id, person)
     return
   }
   if (person.email !== null && passwordHash === null)
     throw field('password', 'Who signs in needs a password to begin with.')
-  const made = { id, ...person, passwordHash, settings: DEFAULT_SETTINGS }
+  const made = { id, ...person, settings: DEFAULT_SETTINGS }
   await insertPerson(yard.client, yard.yardId, made, yard.now)
 }
 
-const putPerson = async (yard: Yard, id: string, person: PutPerson): Promise<ListedPerson> => {
+const putPerson = async (yard: Yard, id: string, person: ToWrite): Promise<ListedPerson> => {
   await checkLastStarter(yard, id, person.role)
   try {
     await writePerson(yard, id, person)
@@ -79,7 +84,11 @@ export const yardRoutes = (router: Router, deps: Dependencies): void => {
     const tells = mayDo(role, 'edit-people')
     return { people: people.map((person) => (tells ? person : { ...person, email: null })) }
   })
-  serve(router, deps, routes.putPerson, (yard, { params, body }) => putPerson(yard, params.personId, body))
+  servePrepared(router, deps, routes.putPerson, {
+    prepare: async ({ body }) => (body.password === null ? null : hashPassword(body.password)),
+    work: (yard, { params, body }, passwordHash) =>
+      putPerson(yard, params.personId, { ...body, passwordHash }),
+  })
   serve(router, deps, routes.places, async ({ client }) => ({ places: await allPlaces(client) }))
   serve(router, deps, routes.putPlace, (yard, { params, body }) => putPlace(yard, params.placeId, body))
 }

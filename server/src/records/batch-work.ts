@@ -1,12 +1,13 @@
 import type { BatchReply } from '@still-pine/contract'
+import { addDays } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
 import type { AnswerToKeep } from '../data/answers'
-import { horseById, lockHorse, type HorseTip } from '../data/horses'
-import { programById } from '../data/programs'
-import { sessionById } from '../data/sessions'
+import { horseById, lockHorses, type HorseTip } from '../data/horses'
+import type { SessionOf } from '../data/sessions'
+import { programOf } from './judged'
 import type { NewEvidence } from './keep-tracks'
 import { dayIn } from './yard-day'
-import type { Yard } from './yard'
+import { todayIn, type Yard } from './yard'
 
 export type ItemReply = BatchReply['items'][number]
 
@@ -29,9 +30,9 @@ export interface HorseAtWork {
 export interface Work {
   readonly yard: Yard
   readonly clockOffMs: number
-  readonly horses: Map<string, HorseAtWork | null>
-  /** The horse of each session, once looked up. */
-  readonly sessions: Map<string, string>
+  readonly horses: ReadonlyMap<string, HorseAtWork>
+  /** The horse and the day of each session. */
+  readonly sessions: Map<string, SessionOf>
   /** Answers that are fit to be kept, and the reply of each as it will stand; written together. */
   readonly toKeep: { readonly answer: AnswerToKeep; readonly reply: ItemReply; readonly horse: HorseAtWork }[]
 }
@@ -43,47 +44,56 @@ export const refused = (id: string, reason: string, path?: string): ItemReply =>
   ...(path === undefined ? {} : { path }),
 })
 
-const loadHorse = async ({ client }: Yard, id: string): Promise<HorseAtWork | null> => {
-  const tip = await lockHorse(client, id)
-  const horse = await horseById(client, id)
-  const program = horse && (await programById(client, horse.programId))
-  if (!tip || !horse || !program) return null
-  return {
-    id,
-    name: horse.name,
-    born: horse.born,
-    program: program.document,
-    tip,
-    added: [],
-    voidedSteps: new Set(),
+/** The horses a batch touches, each locked once and all in the one order, so that two phones never hold each other up. */
+export const horsesAtWork = async (
+  yard: Yard,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, HorseAtWork>> => {
+  const tips = await lockHorses(yard.client, ids)
+  const horses = new Map<string, HorseAtWork>()
+  for (const [id, tip] of tips) {
+    const horse = (await horseById(yard.client, id))!
+    const program = await programOf(yard, horse)
+    horses.set(id, {
+      id,
+      name: horse.name,
+      born: horse.born,
+      program,
+      tip,
+      added: [],
+      voidedSteps: new Set(),
+    })
   }
-}
-
-export const horseAtWork = async (work: Work, id: string): Promise<HorseAtWork | null> => {
-  const known = work.horses.get(id)
-  if (known !== undefined) return known
-  const loaded = await loadHorse(work.yard, id)
-  work.horses.set(id, loaded)
-  return loaded
-}
-
-export const horseOfSession = async (work: Work, id: string): Promise<string | null> => {
-  const known = work.sessions.get(id)
-  if (known !== undefined) return known
-  const horseId = (await sessionById(work.yard.client, id))?.horseId ?? null
-  if (horseId !== null) work.sessions.set(id, horseId)
-  return horseId
+  return horses
 }
 
 export const corrected = ({ clockOffMs }: Work, at: string): Date => new Date(Date.parse(at) + clockOffMs)
 
 export const NO_HORSE = 'This horse is not in your yard.'
 
+/** A horse lives no longer: nothing that was done with it lies further back. */
+export const LONGEST_LIFE_YEARS = 40
+const LONGEST_LIFE_DAYS = Math.round(LONGEST_LIFE_YEARS * 365.25)
+
+export const isLongAgo = (today: string, day: string): boolean => day < addDays(today, -LONGEST_LIFE_DAYS)
+
+/** What is wrong with the day of something that was done with a horse, or nothing. */
+export const dayFault = (
+  today: string,
+  horse: { readonly name: string; readonly born: string | null },
+  day: string,
+): string | null => {
+  if (day > addDays(today, 1)) return 'This day is still to come.'
+  if (horse.born !== null && day < horse.born)
+    return `This lies before ${horse.name} was born (${horse.born}).`
+  return isLongAgo(today, day) ? `This lies more than ${LONGEST_LIFE_YEARS} years back.` : null
+}
+
 /** What is wrong with the time of something, or nothing. */
 export const timeFault = ({ yard }: Work, horse: HorseAtWork, at: Date): string | null => {
   if (at.getTime() - yard.now.getTime() > DAY_MS)
     return 'This lies more than 24 hours ahead: set the clock of the phone, then send it again.'
-  if (horse.born !== null && dayIn(yard.timeZone, at) < horse.born)
-    return `This lies before ${horse.name} was born (${horse.born}).`
-  return null
+  return Number.isNaN(at.getTime())
+    ? 'This is no time that can be read.'
+    : dayFault(todayIn(yard), horse, dayIn(yard.timeZone, at))
 }

@@ -1,12 +1,13 @@
 import { BroughtLine } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
-import { markOf, stepOf, type Program } from '@still-pine/core/program'
-import { allHorses } from '../data/horses'
-import { programById } from '../data/programs'
+import { markOf, misfitOf, stepOf, type Program } from '@still-pine/core/program'
+import { allHorses, lockHorses } from '../data/horses'
 import { insertPart, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
+import { dayFault } from './batch-work'
+import { programOf } from './judged'
 import { rebuildAll } from './rebuild'
-import type { Yard } from './yard'
+import { todayIn, type Yard } from './yard'
 import { dayIn } from './yard-day'
 
 const linesIn = async function* (bytes: AsyncIterable<Uint8Array>): AsyncGenerator<string> {
@@ -35,7 +36,11 @@ const parsedLine = (text: string, n: number): BroughtLine => {
   return parsed.data
 }
 
-const DAY_MS = 86_400_000
+interface HorseOfLog {
+  readonly name: string
+  readonly born: string | null
+  readonly program: Program
+}
 
 /** Checks and writes a log of answers, in bunches. */
 class LogWriter {
@@ -43,19 +48,19 @@ class LogWriter {
   private readonly answers: unknown[] = []
   private readonly horseOfSession = new Map<string, string>()
   private readonly reasons: string[] = []
-  readonly horses = new Set<string>()
+  readonly touched = new Set<string>()
   written = 0
 
   constructor(
     private readonly yard: Yard,
-    private readonly programs: ReadonlyMap<string, Program>,
+    private readonly horses: ReadonlyMap<string, HorseOfLog>,
     private readonly tell: Tell,
   ) {}
 
   async take(line: BroughtLine): Promise<void> {
     if (line.do === 'session') {
       const { horseId, ...session } = line.session
-      if (!this.programs.has(horseId))
+      if (!this.horses.has(horseId))
         throw new NotBrought('Nothing was brought in.', ['A session names a horse that is not in your yard.'])
       const day = dayIn(this.yard.timeZone, new Date(session.startedAt))
       this.horseOfSession.set(session.id, horseId)
@@ -78,28 +83,30 @@ class LogWriter {
       throw new NotBrought('Nothing was brought in.', this.reasons.slice(0, MOST_REASONS))
   }
 
-  private faultOf({ answer: { step: key, side, rung, at, horseId, sessionId } }: Answer): string | null {
-    const program = this.programs.get(horseId)
-    if (!program) return 'its horse is not in your yard'
-    if (this.horseOfSession.get(sessionId) !== horseId) return 'its session does not stand before it'
+  private faultOf({ answer }: Answer): string | null {
+    const { step: key, at, horseId, sessionId } = answer
+    const horse = this.horses.get(horseId)
+    if (!horse) return 'Its horse is not in your yard.'
+    if (this.horseOfSession.get(sessionId) !== horseId) return 'Its session does not stand before it.'
+    const { program } = horse
     const step = stepOf(program, key)
-    if (!step) return `“${key}” is not a step of this horse’s program`
-    if (rung > step.rungs.length) return `${step.name} has ${step.rungs.length} rungs, and this says ${rung}`
-    if (step.sided === (side === 'none'))
-      return step.sided ? `${step.name} is kept per side` : `${step.name} has no sides`
-    return Date.parse(at) - this.yard.now.getTime() > DAY_MS ? 'it lies more than 24 hours ahead' : null
+    if (!step) return `“${key}” is not a step of this horse’s program.`
+    return (
+      misfitOf(program, { ...answer, rung: markOf(step, answer.rung) })?.words ??
+      dayFault(todayIn(this.yard), horse, dayIn(this.yard.timeZone, new Date(at)))
+    )
   }
 
   private takeAnswer(line: Answer): void {
     const fault = this.faultOf(line)
     if (fault !== null) {
-      this.reasons.push(`Line ${line.line}: ${fault}.`)
+      this.reasons.push(`Line ${line.line}: ${fault}`)
       if (this.reasons.length >= MOST_REASONS) throw new NotBrought('Nothing was brought in.', this.reasons)
       return
     }
     const { horseId, sessionId, ...answer } = line.answer
-    const step = stepOf(this.programs.get(horseId)!, answer.step)!
-    this.horses.add(horseId)
+    const step = stepOf(this.horses.get(horseId)!.program, answer.step)!
+    this.touched.add(horseId)
     this.answers.push({
       ...answer,
       rung: markOf(step, answer.rung),
@@ -128,14 +135,20 @@ class LogWriter {
 
 /** Brings in a log of answers of this yard's horses: all of it, or an error that says why not. */
 export const bringLog: Bring = async (yard, replays, bytes, tell) => {
-  const programs = new Map<string, Program>()
-  for (const { id, programId } of await allHorses(yard.client))
-    programs.set(id, (await programById(yard.client, programId))!.document)
-  const writer = new LogWriter(yard, programs, tell)
+  const horses = new Map<string, HorseOfLog>()
+  const all = await allHorses(yard.client)
+  // Whoever logs meanwhile waits, and nobody waits for each other.
+  await lockHorses(
+    yard.client,
+    all.map(({ id }) => id),
+  )
+  for (const horse of all)
+    horses.set(horse.id, { name: horse.name, born: horse.born, program: await programOf(yard, horse) })
+  const writer = new LogWriter(yard, horses, tell)
   let n = 0
   for await (const text of linesIn(bytes)) await writer.take(parsedLine(text, ++n))
   await writer.end()
   await saveAllTips(yard.client)
-  const { horses } = await rebuildAll(yard, replays, tell, writer.horses)
-  tell({ step: 'done', answers: writer.written, horses })
+  const rebuilt = await rebuildAll(yard, replays, tell, writer.touched)
+  tell({ step: 'done', answers: writer.written, horses: rebuilt.horses })
 }

@@ -7,7 +7,7 @@ import {
   type YardPart,
   type YardRecord,
 } from '@still-pine/contract'
-import { flawsOf, hardestMark, stepOf, withSafety, type Program } from '@still-pine/core/program'
+import { flawsOf, misfitOf, stepOf, withSafety, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { insertProgram } from '../data/programs'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
@@ -124,12 +124,11 @@ class YardWriter {
     } else if (part === 'answers') this.checkAnswer(here, record as YardRecord<'answers'>)
   }
 
-  private checkAnswer(here: string, { horse, step: key, rung }: YardRecord<'answers'>): void {
-    const program = this.horseProgram.get(horse)
-    const step = program && stepOf(program, key)
-    // A step that left the program keeps its history.
-    if (step && rung > hardestMark(step))
-      this.refuse([`${here}: ${step.name} has ${step.rungs.length} rungs, and this says ${rung}.`])
+  private checkAnswer(here: string, answer: YardRecord<'answers'>): void {
+    const program = this.horseProgram.get(answer.horse)
+    const misfit = program && stepOf(program, answer.step) ? misfitOf(program, answer) : null
+    // A step that left the program keeps its history, and one that lost its sides the sides of its answers.
+    if (misfit && misfit.field !== 'side') this.refuse([`${here}: ${misfit.words}`])
   }
 
   private async write(): Promise<void> {

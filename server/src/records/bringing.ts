@@ -34,10 +34,14 @@ const RULES: Readonly<Record<string, string>> = {
   '42501': 'belongs to another yard',
 }
 
+/** Class 22: a value no column can hold. */
+const HOLDS_NOT = 'says something the records cannot hold'
+
 /** What the database says against a record, for a person to read. */
 const databaseReason = (error: unknown): string | null => {
   const { code, detail } = error as { code?: string; detail?: string }
-  const rule = code === undefined ? undefined : RULES[code]
+  const rule =
+    code === undefined ? undefined : (RULES[code] ?? (code.startsWith('22') ? HOLDS_NOT : undefined))
   return rule ? `A record ${rule}${detail ? ` (${detail.replace(/\s+/g, ' ')})` : ''}.` : null
 }
 

@@ -11,6 +11,7 @@ import {
   type NewCheck,
   type NewIncident,
 } from '../data/care'
+import { dayFault } from './batch-work'
 import { todayIn, type Yard } from './yard'
 
 /** What a record says, without who changed it and why. */
@@ -37,7 +38,7 @@ export const careFault = (
   on: string,
 ): string | null => {
   if (on > todayIn(yard)) return 'This day is still to come.'
-  return born !== null && on < born ? `This is before ${name} was born (${born}).` : null
+  return dayFault(todayIn(yard), { born, name }, on)
 }
 
 interface Known {

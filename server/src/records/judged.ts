@@ -1,25 +1,22 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import type { Horse } from '@still-pine/contract'
+import type { Horse, Line } from '@still-pine/contract'
 import { factsFrom, lastClosed, weekBefore } from '@still-pine/contract/line'
 import { offLeadFrom } from '@still-pine/core/counters'
-import { sidesOf, type Program } from '@still-pine/core/program'
+import type { Program } from '@still-pine/core/program'
 import {
   replayHorse,
   trackKey,
-  viewOf,
   viewsOf,
   type Facts,
   type Records,
-  type TrackKey,
-  type TrackView,
   type Views,
 } from '@still-pine/core/readiness'
 import { countRides, evidence, workedRows } from '../data/answers'
 import { knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
-import { lockHorse } from '../data/horses'
+import { judgedDay } from '../data/days'
 import { programById } from '../data/programs'
-import { tracksOf, dayViews, dropOldDayViews, saveDayViews } from '../data/tracks'
+import { tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from './yard'
 
 /** One version of a program never changes: the newest used are kept, with what core remembers of their steps. */
@@ -36,9 +33,6 @@ export const programOf = async (yard: Yard, { programId }: Horse): Promise<Progr
   return program
 }
 
-const trackList = (program: Program): readonly TrackKey[] =>
-  program.steps.flatMap((step) => sidesOf(step).map((side) => trackKey(step.key, side)))
-
 const isPastKnown = (records: Records, on: string): boolean =>
   [...records.values()].some(({ belief }) => belief.lastDay !== null && belief.lastDay > on)
 
@@ -54,50 +48,24 @@ const judgedFromAnswers = async (
   return viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), on)
 }
 
-const fill = async (
-  yard: Yard,
-  horseId: string,
-  program: Program,
-  on: string,
-  known: ReadonlyMap<TrackKey, TrackView>,
-): Promise<Views> => {
-  // Whoever adds answers holds this lock too, so no view of an older history is kept.
-  await lockHorse(yard.client, horseId)
-  const records = await tracksOf(yard.client, horseId)
-  if (isPastKnown(records, on)) return judgedFromAnswers(yard, horseId, program, on)
-  const missing = program.steps
-    .flatMap((step) => sidesOf(step).map((side) => ({ step, side })))
-    .filter(({ step, side }) => !known.has(trackKey(step.key, side)))
-    .map(({ step, side }) => ({
-      step: step.key,
-      side,
-      view: viewOf(STANDARD_MODEL, program, step, side, records, on),
-    }))
-  await dropOldDayViews(yard.client, horseId, on)
-  await saveDayViews(yard.client, yard.yardId, horseId, on, missing)
-  const made = new Map(missing.map(({ step, side, view }) => [trackKey(step, side), view] as const))
-  return new Map(trackList(program).map((key) => [key, known.get(key) ?? made.get(key)!]))
-}
+const asViews = (tracks: Line['tracks']): Views =>
+  new Map(tracks.map(({ step, side, view }) => [trackKey(step, side), view]))
 
-/** Every track of a horse on a day: one indexed read, filled on the day's first. */
+/** Every track of a horse on a day: read where the day is judged already, and else worked out. */
 export const judgedTracks = async (
   yard: Yard,
   horseId: string,
   program: Program,
   on: string,
 ): Promise<Views> => {
-  if (on !== todayIn(yard)) {
-    const records = await tracksOf(yard.client, horseId)
-    return isPastKnown(records, on)
-      ? judgedFromAnswers(yard, horseId, program, on)
-      : viewsOf(STANDARD_MODEL, program, records, on)
+  if (on === todayIn(yard)) {
+    const known = await judgedDay(yard.client, { horseId, day: on, engine: yard.engine })
+    if (known) return asViews(known.judged.tracks)
   }
-  const found = await dayViews(yard.client, horseId, on)
-  const known = new Map(found.map(({ step, side, view }) => [trackKey(step, side), view] as const))
-  const tracks = trackList(program)
-  return tracks.every((key) => known.has(key))
-    ? new Map(tracks.map((key) => [key, known.get(key)!]))
-    : fill(yard, horseId, program, on, known)
+  const records = await tracksOf(yard.client, horseId)
+  return isPastKnown(records, on)
+    ? judgedFromAnswers(yard, horseId, program, on)
+    : viewsOf(STANDARD_MODEL, program, records, on)
 }
 
 /** Everything known of a horse beside its tracks that says what may be asked of it on a day. */

@@ -3,15 +3,7 @@ import { mayDo, type Action } from '@still-pine/contract/rights'
 import { knownStep } from '@still-pine/core/program'
 import { saveConfirmed } from '../data/care'
 import { confirmSession, saveCircumstances } from '../data/sessions'
-import {
-  corrected,
-  horseAtWork,
-  horseOfSession,
-  NO_HORSE,
-  refused,
-  type ItemReply,
-  type Work,
-} from './batch-work'
+import { corrected, dayFault, NO_HORSE, refused, type ItemReply, type Work } from './batch-work'
 import { careFault, putIncident } from './care'
 import { todayIn } from './yard'
 
@@ -24,7 +16,7 @@ export const keepIncident = async (work: Work, item: Item<'incident'>): Promise<
   const { id, horseId, incident } = item
   const no = notAllowed(work, 'record-incident', id)
   if (no) return no
-  const horse = await horseAtWork(work, horseId)
+  const horse = work.horses.get(horseId)
   if (!horse) return refused(id, NO_HORSE, 'horseId')
   const fault = careFault(work.yard, horse, incident.on)
   if (fault) return refused(id, fault, 'incident.on')
@@ -41,7 +33,7 @@ const NO_SESSION = 'Its session is not known: send the session first.'
 /** How a session was is said by whoever may log it. */
 export const keepCircumstances = async (work: Work, item: Item<'circumstances'>): Promise<ItemReply> => {
   const { id, sessionId, circumstances } = item
-  if ((await horseOfSession(work, sessionId)) === null) return refused(id, NO_SESSION, 'sessionId')
+  if (!work.sessions.has(sessionId)) return refused(id, NO_SESSION, 'sessionId')
   await saveCircumstances(work.yard.client, sessionId, circumstances)
   return { id, status: 'kept' }
 }
@@ -50,7 +42,7 @@ export const keepNote = async (work: Work, item: Item<'note'>): Promise<ItemRepl
   const { id, sessionId, note, at } = item
   const no = notAllowed(work, 'confirm-session', id)
   if (no) return no
-  if ((await horseOfSession(work, sessionId)) === null) return refused(id, NO_SESSION, 'sessionId')
+  if (!work.sessions.has(sessionId)) return refused(id, NO_SESSION, 'sessionId')
   await confirmSession(work.yard.client, sessionId, note, corrected(work, at))
   return { id, status: 'kept' }
 }
@@ -59,8 +51,10 @@ export const keepConfirmed = async (work: Work, item: Item<'confirm'>): Promise<
   const { id, horseId, day, confirmed } = item
   const no = notAllowed(work, 'confirm-on-the-day', id)
   if (no) return no
-  if (!(await horseAtWork(work, horseId))) return refused(id, NO_HORSE, 'horseId')
+  if (!work.horses.has(horseId)) return refused(id, NO_HORSE, 'horseId')
   if (day > todayIn(work.yard)) return refused(id, 'This day is still to come.', 'day')
+  const fault = dayFault(todayIn(work.yard), work.horses.get(horseId)!, day)
+  if (fault) return refused(id, fault, 'day')
   const { client, yardId, personId } = work.yard
   await saveConfirmed(client, { yardId, personId, horseId }, day, confirmed)
   return { id, status: 'kept' }

@@ -5,7 +5,7 @@ import { trackOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
 import { deletePredictions, saveEvenings, savePredictions } from '../data/predictions'
-import { tracksOf, deleteTracks, dropDayViews, dropDays, saveTracks } from '../data/tracks'
+import { tracksOf, deleteTracks, saveTracks } from '../data/tracks'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
@@ -80,6 +80,4 @@ export const keepTracks = async (
     await append(yard, horseId, program, inOrder)
   else await rebuildTracks(yard, horseId, program, steps)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
-  await dropDayViews(yard.client, horseId, [...fedBy(program, steps)])
-  await dropDays(yard.client, horseId)
 }

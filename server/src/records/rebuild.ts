@@ -2,10 +2,10 @@ import type { Horse, Progress } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import { trackOf, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { evidence, type Evidence } from '../data/answers'
-import { allHorses, lockHorse } from '../data/horses'
+import { allHorses, lockHorse, touchHorse } from '../data/horses'
 import { programById } from '../data/programs'
 import { replacePredictions } from '../data/predictions'
-import { deleteTracks, dropAllDayViews, saveTracks, tracksOf } from '../data/tracks'
+import { deleteTracks, saveTracks, tracksOf } from '../data/tracks'
 import type { Replayed, Replays } from '../threads'
 import type { Yard } from './yard'
 
@@ -81,7 +81,7 @@ const mend = async (
     const steps = new Set([...stored.keys()].map((key) => trackOf(key).step))
     await deleteTracks(client, horse.id, [...steps])
     await saveTracks(client, yardId, horse.id, records)
-    await dropAllDayViews(client, horse.id)
+    await touchHorse(client, horse.id)
   }
   return tracks
 }

@@ -8,7 +8,6 @@ import { evidence } from '../data/answers'
 import { allHorses, lockHorse, updateProgram } from '../data/horses'
 import { allPrograms, insertProgram, newestProgram } from '../data/programs'
 import { replacePredictions } from '../data/predictions'
-import { dropAllDayViews } from '../data/tracks'
 import { judgedTracks, programOf } from './judged'
 import { rebuildTracks } from './keep-tracks'
 import { todayIn, type Yard } from './yard'
@@ -41,7 +40,6 @@ export const judgeAnew = async (yard: Yard, horse: Horse, document: Program): Pr
   // What was predicted of steps that left the program is gone with them.
   await replacePredictions(yard.client, yard.yardId, horse.id, [])
   await rebuildTracks(yard, horse.id, document, new Set(document.steps.map(({ key }) => key)))
-  await dropAllDayViews(yard.client, horse.id)
 }
 
 const keysOf = (program: Program): readonly string[] => program.steps.map(({ key }) => key)

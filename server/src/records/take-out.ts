@@ -9,12 +9,23 @@ import { yardNow } from '../data/people'
 import { logOf, partOf, type LogLine } from '../data/yard-file'
 import type { Yard } from './yard'
 
-const write = async (out: Writable, text: string): Promise<void> => {
-  if (!out.write(text)) await once(out, 'drain')
+/** Who takes nothing for this long has gone. */
+const STALLED_MS = 30_000
+
+/** Where a file goes, and what ends it when nobody takes it any more. */
+export interface Outlet {
+  readonly out: Writable
+  readonly gone: AbortSignal
+}
+
+const write = async ({ out, gone }: Outlet, text: string): Promise<void> => {
+  gone.throwIfAborted()
+  if (!out.write(text))
+    await once(out, 'drain', { signal: AbortSignal.any([gone, AbortSignal.timeout(STALLED_MS)]) })
 }
 
 /** Writes the yard as one JSON document, one record a line, as it is at this moment. */
-export const writeYard = async (yard: Yard, out: Writable): Promise<void> => {
+export const writeYard = async (yard: Yard, out: Outlet): Promise<void> => {
   const { name, timeZone } = (await yardNow(yard.client))!
   const head = { format: YARD_FORMAT, version: YARD_FORMAT_VERSION, yard: { name, timeZone } }
   await write(out, `{\n${JSON.stringify(head).slice(1, -1)}`)
@@ -87,7 +98,7 @@ const namesOf = (horses: readonly { id: string; name: string }[]): ReadonlyMap<s
 }
 
 /** Writes the answers that stand as CSV; steps that are no longer in a horse's program are left out. */
-export const writeLog = async (yard: Yard, horseId: string | null, out: Writable): Promise<void> => {
+export const writeLog = async (yard: Yard, horseId: string | null, out: Outlet): Promise<void> => {
   const horses = await allHorses(yard.client)
   const names = namesOf(horses)
   const programs = new Map<string, Program>()

@@ -12,6 +12,10 @@ export interface Yard {
   readonly role: Role
   readonly timeZone: string
   readonly now: Date
+  /** Which version of the product judges: what another judged is not read. */
+  readonly engine: string
+  /** Has something saved once the reply is on its way; what is asked for here may be lost, and is then made again. */
+  readonly afterwards: (save: (client: Client) => Promise<unknown>) => void
 }
 
 export const todayIn = (yard: Yard): string => dayIn(yard.timeZone, yard.now)

@@ -1,0 +1,65 @@
+import type { TodayRow } from '@still-pine/contract'
+import type { Judged } from '@still-pine/contract/line'
+import type { z } from 'zod'
+import { maybeRow, rows, run, sql, type Client } from './sql'
+
+/** Which horse on which day, judged by which version of the product. */
+export interface DayKey {
+  readonly horseId: string
+  readonly day: string
+  readonly engine: string
+}
+
+export interface JudgedDay {
+  readonly workDays: number
+  readonly judged: Judged
+}
+
+/** What was judged of a horse for a day, where nothing of it has changed since. */
+export const judgedDay = (client: Client, { horseId, day, engine }: DayKey) =>
+  maybeRow<JudgedDay>(
+    client,
+    sql`select d.work_days as "workDays", d.judged
+        from horse_day d join horse h on h.id = d.horse_id and h.revision = d.revision
+        where d.horse_id = ${horseId} and d.day = ${day} and d.engine = ${engine}`,
+  )
+
+export type ToldToday = Pick<z.infer<typeof TodayRow>, 'plan' | 'shut'>
+
+/** What Today tells of every horse that is judged for this day, by horse. */
+export const toldToday = async (
+  client: Client,
+  { day, engine }: Pick<DayKey, 'day' | 'engine'>,
+): Promise<ReadonlyMap<string, ToldToday>> => {
+  const found = await rows<{ horseId: string; today: ToldToday }>(
+    client,
+    sql`select d.horse_id as "horseId", d.today
+        from horse_day d join horse h on h.id = d.horse_id and h.revision = d.revision
+        where d.day = ${day} and d.engine = ${engine} and h.archived is null`,
+  )
+  return new Map(found.map(({ horseId, today }) => [horseId, today]))
+}
+
+/** Which state of a horse this is: raised by every change of what is known of it. */
+export const revisionOf = async (client: Client, horseId: string): Promise<number> =>
+  (await maybeRow<{ revision: number }>(client, sql`select revision from horse where id = ${horseId}`))!
+    .revision
+
+/** Saves what was judged of a revision, and forgets the days gone by; a horse that changed meanwhile is left alone. */
+export const saveJudgedDay = async (
+  client: Client,
+  yardId: string,
+  { horseId, day, engine, revision, workDays, judged }: DayKey & JudgedDay & { readonly revision: number },
+): Promise<void> => {
+  const { plan, shut } = judged
+  await run(
+    client,
+    sql`insert into horse_day (yard_id, horse_id, day, engine, revision, work_days, judged, today)
+        select ${yardId}, h.id, ${day}, ${engine}, h.revision, ${workDays}, ${JSON.stringify(judged)},
+               ${JSON.stringify({ plan, shut })}
+        from horse h where h.id = ${horseId} and h.revision = ${revision}
+        on conflict (yard_id, horse_id, day, engine) do update set revision = excluded.revision,
+          work_days = excluded.work_days, judged = excluded.judged, today = excluded.today`,
+  )
+  await run(client, sql`delete from horse_day where horse_id = ${horseId} and day < ${day}`)
+}
