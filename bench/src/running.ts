@@ -13,6 +13,7 @@ export const runApp = async (pool: pg.Pool, now: Date) => {
     now: () => now,
     logger: pino({ level: 'silent' }),
     version: 'bench',
+    engine: 'bench',
     demo: false,
     cookieSecret: 'bench',
     secure: false,

@@ -18,7 +18,7 @@ const FAR = `This lies before ${FIRST_YEAR} or after ${LAST_YEAR}.`
 
 export const Day = z
   .string()
-  .refine(isDay, 'This is not a day of the calendar (YYYY-MM-DD).')
+  .refine(isDay, { error: 'This is not a day of the calendar (YYYY-MM-DD).', abort: true })
   .refine(isNear, FAR)
 
 /** What a clock says, however wrong it goes: ISO 8601 with its offset. */
