@@ -1,7 +1,8 @@
-/** Arrows point down only: e2e > web, server, demo, stand-ins > contract > core. */
+/** Arrows point down only: e2e > web, server, demo, stand-ins > use-cases > contract > core. */
 const below = {
-  core: ['^(contract|server|web|demo|stand-ins|e2e)/'],
-  contract: ['^(server|web|demo|stand-ins|e2e)/'],
+  core: ['^(contract|use-cases|server|web|demo|stand-ins|e2e)/'],
+  contract: ['^(use-cases|server|web|demo|stand-ins|e2e)/'],
+  'use-cases': ['^(server|web|demo|stand-ins|e2e)/'],
   server: ['^(web|demo|stand-ins|e2e)/'],
   web: ['^(server|demo|stand-ins|e2e)/'],
   demo: ['^(server|web|stand-ins|e2e)/'],

@@ -9,6 +9,7 @@ export default defineConfig({
     projects: [
       project('core', ['core/**/*.test.ts'], { testTimeout: 240_000 }),
       project('contract', ['contract/**/*.test.ts']),
+      project('use-cases', ['use-cases/**/*.test.ts']),
       project('server', ['server/**/*.test.ts'], {
         globalSetup: ['server/tests/cluster.ts'],
         testTimeout: 180_000,

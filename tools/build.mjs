@@ -11,6 +11,7 @@ const PRODUCT = {
   sources: [
     'core/src',
     'contract/src',
+    'use-cases/src',
     'server/src',
     'web/src',
     'web/public',
@@ -30,7 +31,7 @@ const PRODUCT = {
   stamp: 'web/dist/.built-from',
 }
 const SERVER = {
-  sources: ['core/src', 'contract/src', 'server/src'],
+  sources: ['core/src', 'contract/src', 'use-cases/src', 'server/src'],
   files: ['package-lock.json', 'tools/build.mjs'],
   stamp: 'server/dist/.built-from',
 }

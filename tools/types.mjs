@@ -5,6 +5,7 @@ const projects = [
   'core',
   'core/tsconfig.test.json',
   'contract',
+  'use-cases',
   'server',
   'demo',
   'web',

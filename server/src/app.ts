@@ -12,12 +12,11 @@ import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { horseRoutes } from './http/horses'
 import { lifeRoutes } from './http/life'
-import { lineRoutes } from './http/lines'
-import { readingRoutes } from './http/reading'
 import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
-import { Refusal } from './http/refusal'
+import { queryRoutes } from './http/queries'
+import { Refusal } from '@still-pine/use-cases'
 import { schoolRoutes } from './http/schools'
 import { sessionRoutes } from './http/sessions'
 import { yardRoutes } from './http/yard'
@@ -77,13 +76,12 @@ const api = (deps: Dependencies): express.Router => {
     next()
   })
   peopleRoutes(router, deps)
+  queryRoutes(router, deps)
   deviceRoutes(router, deps)
   horseRoutes(router, deps)
   schoolRoutes(router, deps)
   lifeRoutes(router, deps)
   yardRoutes(router, deps)
-  lineRoutes(router, deps)
-  readingRoutes(router, deps)
   sessionRoutes(router, deps)
   careRoutes(router, deps)
   fileRoutes(router, deps)

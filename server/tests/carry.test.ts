@@ -1,8 +1,8 @@
 import { routes, type Carry, type Device, type Worked } from '@still-pine/contract'
-import { factsFrom, judgedFrom, lineFrom, weekBefore } from '@still-pine/contract/line'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
+import { factsFrom, judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/use-cases'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -81,8 +81,8 @@ describe('what a device takes along', () => {
     const workDays = new Set(answers.map((answer) => answer.day)).size
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
     const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
-    const facts = factsFrom({ ...carried, program, week, on: day })
-    const loadDays = facts.loadDays!
+    const loadDays = loadDaysIn(program, week, horse, day)
+    const facts = factsFrom({ ...carried, program, loadDays })
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
     const here = lineFrom({ horse, facts, overrules, workDays, loadDays, judged, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)

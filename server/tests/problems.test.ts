@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { problems } from '../src/http/problems'
-import { notFound, Refusal } from '../src/http/refusal'
+import { notFound, Refusal } from '@still-pine/use-cases'
 
 const FAILURES: Record<string, unknown> = {
   refused: Object.assign(new Error('connect'), { code: 'ECONNREFUSED' }),

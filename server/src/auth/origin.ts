@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express'
-import { Refusal } from '../http/refusal'
+import { Refusal } from '@still-pine/use-cases'
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
 

@@ -8,6 +8,7 @@ import type {
 } from '@still-pine/contract'
 import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
+import type { DayCount } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
 /** An answer as it is written: with its corrected time and its day. */
@@ -248,12 +249,6 @@ export const workedRows = (client: Client, horseId: string, from = '0001-01-01',
         group by a.session_id, s.place, a.day, a.step, a.side
         order by a.day, min(a.at), a.session_id, a.step, a.side`,
   )
-
-export interface DayCount {
-  readonly horseId: string
-  readonly day: string
-  readonly answers: number
-}
 
 /** Standing answers per horse and day, from one day to another. */
 export const answersPerDay = (client: Client, from: string, to: string) =>

@@ -1,6 +1,4 @@
-import type { TodayRow } from '@still-pine/contract'
-import type { Judged } from '@still-pine/contract/line'
-import type { z } from 'zod'
+import type { Judged, ToldToday } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
 /** Which horse on which day, judged by which version of the product. */
@@ -23,8 +21,6 @@ export const judgedDay = (client: Client, { horseId, day, engine }: DayKey) =>
         from horse_day d join horse h on h.id = d.horse_id and h.revision = d.revision
         where d.horse_id = ${horseId} and d.day = ${day} and d.engine = ${engine}`,
   )
-
-export type ToldToday = Pick<z.infer<typeof TodayRow>, 'plan' | 'shut'>
 
 /** What Today tells of every horse that is judged for this day, by horse. */
 export const toldToday = async (

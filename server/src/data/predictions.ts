@@ -1,5 +1,6 @@
 import type { CircumstanceGroup, DayTold, Evening, Prediction } from '@still-pine/core/evidence'
 import type { Side } from '@still-pine/core/answer'
+import type { TalliedPredictions } from '@still-pine/use-cases'
 import { rows, run, sql, type Client } from './sql'
 
 /** A prediction with the answer that put it to the test, and how the track stood that evening. */
@@ -72,18 +73,6 @@ export const replacePredictions = async (
 ): Promise<void> => {
   await run(client, sql`delete from prediction where horse_id = ${horseId}`)
   await savePredictions(client, yardId, horseId, predictions)
-}
-
-export interface TalliedPredictions {
-  readonly school: string
-  readonly step: string
-  readonly personId: string
-  readonly personName: string
-  readonly tenth: number
-  readonly predictions: number
-  readonly said: number
-  readonly light: number
-  readonly squared: number
 }
 
 /** Predictions of the yard, or of one horse, summed up by school, step, handler and tenth. */

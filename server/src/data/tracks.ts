@@ -1,5 +1,6 @@
 import type { Side } from '@still-pine/core/answer'
 import { trackKey, trackOf, type Tally, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
+import type { CountedTrack } from '@still-pine/use-cases'
 import { rows, run, sql, type Client } from './sql'
 
 interface Row {
@@ -73,15 +74,6 @@ export const saveTracks = async (
 
 export const deleteTracks = (client: Client, horseId: string, steps: readonly string[]) =>
   run(client, sql`delete from track where horse_id = ${horseId} and step = any(${steps})`)
-
-export interface CountedTrack {
-  readonly horseId: string
-  readonly step: string
-  readonly side: Side
-  readonly tally: Tally
-  /** The first day it was asked. */
-  readonly firstDay: string
-}
 
 /** What was counted of every track of the yard. */
 export const countedTracks = (client: Client) =>

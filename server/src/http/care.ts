@@ -2,36 +2,21 @@ import { routes, type Horse } from '@still-pine/contract'
 import { knownStep } from '@still-pine/core/program'
 import { gateVerdict } from '@still-pine/core/readiness'
 import type { Router } from 'express'
-import {
-  checksOf,
-  incidentsOf,
-  insertOverrule,
-  overrulesOn,
-  saveConfirmed,
-  takeBackOverrule,
-} from '../data/care'
+import { insertOverrule, overrulesOn, saveConfirmed, takeBackOverrule } from '../data/care'
 import { careFault, putCheck, putIncident } from '../records/care'
-import { factsOf, judgedTracks, programOf } from '../records/judged'
+import { readOf } from '../parts'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
-
-const field = (path: string, message: string): Refusal =>
-  new Refusal('bad-input', message, { fields: [{ path, message }] })
 
 const checkDay = (yard: Yard, horse: Horse, on: string): void => {
   const fault = careFault(yard, horse, on)
-  if (fault) throw field('on', fault)
+  if (fault) throw refusedFor('on', fault)
 }
 
 export const careRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.checks, async (yard, { params }) => {
-    await horseOrRefuse(yard, params.horseId)
-    return { checks: await checksOf(yard.client, params.horseId) }
-  })
-
   serve(router, deps, routes.putCheck, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     checkDay(yard, horse, body.on)
@@ -40,15 +25,10 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
     return kept
   })
 
-  serve(router, deps, routes.incidents, async (yard, { params }) => {
-    await horseOrRefuse(yard, params.horseId)
-    return { incidents: await incidentsOf(yard.client, params.horseId) }
-  })
-
   serve(router, deps, routes.putIncident, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     checkDay(yard, horse, body.on)
-    if (body.step !== null && !knownStep(await programOf(yard, horse), body.step))
+    if (body.step !== null && !knownStep(await readOf(yard, params)('program'), body.step))
       throw new Refusal('bad-input', 'This step is not in the horse’s program.', {
         fields: [{ path: 'step', message: 'This step is not in the horse’s program.' }],
       })
@@ -70,7 +50,8 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.putOverrule, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     const day = todayIn(yard)
-    const program = await programOf(yard, horse)
+    const read = readOf(yard, params)
+    const program = await read('program')
     const gate = program.gates.find(({ key }) => key === body.gate)
     if (!gate) throw notFound('This gate')
     if (body.takenBack) {
@@ -79,8 +60,7 @@ export const careRoutes = (router: Router, deps: Dependencies): void => {
       if (!taken) throw notFound('This overrule of today')
       return taken
     }
-    const views = await judgedTracks(yard, horse.id, program, day)
-    const { verdict } = gateVerdict(program, gate, views, await factsOf(yard, horse, program, day), day)
+    const { verdict } = gateVerdict(program, gate, await read('views'), await read('facts'), day)
     if (verdict === 'stop') throw new Refusal('not-allowed', 'A Stop cannot be overruled.')
     if (verdict === 'go') throw new Refusal('bad-input', 'The gate says Go: there is nothing to overrule.')
     const overrule = {

@@ -1,23 +1,11 @@
 import { routes } from '@still-pine/contract'
 import type { Router } from 'express'
-import { devicesOf, setCutOff } from '../data/devices'
+import { setCutOff } from '../data/devices'
 import type { Dependencies } from './dependencies'
-import { notFound } from './refusal'
+import { notFound } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 export const deviceRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.devices, async ({ client, personId, deviceId, role }) => {
-    const found = await devicesOf(client, role === 'starter' ? null : personId)
-    return {
-      devices: found.map(({ seenAt, cutOffAt, ...device }) => ({
-        ...device,
-        seenAt: seenAt.toISOString(),
-        cutOffAt: cutOffAt?.toISOString() ?? null,
-        isThis: device.personId === personId && device.id === deviceId,
-      })),
-    }
-  })
-
   serve(router, deps, routes.putCutOff, async ({ client, personId, role, now }, { params, body }) => {
     // Whoever finds a lost phone must not let it back.
     const may = role === 'starter' || (params.personId === personId && body.cutOff)

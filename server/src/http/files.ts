@@ -15,7 +15,7 @@ import { takeTime } from '../data/pool'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
-import { Refusal } from './refusal'
+import { Refusal } from '@still-pine/use-cases'
 import { askerOf, inYardOf } from './serve'
 
 /** The published shape of a yard's document. */

@@ -2,33 +2,29 @@ import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/cont
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
 import { horseById, insertHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
-import { programById } from '../data/programs'
 import { isLongAgo, LONGEST_LIFE_YEARS } from '../records/batch-work'
-import { programOf } from '../records/judged'
+import { readOf } from '../parts'
 import { moveToProgram, programOfSchool } from '../records/schools'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 type HandOver = BodyOf<'putHandOver'>
-
-const field = (path: string, message: string): Refusal =>
-  new Refusal('bad-input', message, { fields: [{ path, message }] })
 
 const checkDays = (yard: Yard, { born, arrived, estimate }: PutHorse): void => {
   const today = todayIn(yard)
   const far = (day: string | null): boolean => day !== null && isLongAgo(today, day)
   if (far(born))
-    throw field('born', `A horse born more than ${LONGEST_LIFE_YEARS} years back is not started.`)
-  if (far(arrived)) throw field('arrived', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
+    throw refusedFor('born', `A horse born more than ${LONGEST_LIFE_YEARS} years back is not started.`)
+  if (far(arrived)) throw refusedFor('arrived', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
   if (far(estimate?.on ?? null))
-    throw field('estimate.on', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
+    throw refusedFor('estimate.on', `This lies more than ${LONGEST_LIFE_YEARS} years back.`)
   if (estimate !== null && estimate.on > today)
-    throw field('estimate.on', 'An age cannot be said of a day that is still to come.')
-  if (born !== null && born > today) throw field('born', 'It cannot be born after today.')
-  if (born !== null && arrived < born) throw field('arrived', 'It cannot have come before it was born.')
-  if (arrived > today) throw field('arrived', 'It cannot have come after today.')
+    throw refusedFor('estimate.on', 'An age cannot be said of a day that is still to come.')
+  if (born !== null && born > today) throw refusedFor('born', 'It cannot be born after today.')
+  if (born !== null && arrived < born) throw refusedFor('arrived', 'It cannot have come before it was born.')
+  if (arrived > today) throw refusedFor('arrived', 'It cannot have come after today.')
 }
 
 const isSame = (horse: Horse, form: PutHorse): boolean =>
@@ -58,7 +54,7 @@ export const horseOrRefuse = async ({ client }: Yard, id: string): Promise<Horse
 
 const wantedSchool = async (yard: Yard, school: string) => {
   const program = await programOfSchool(yard, school)
-  if (!program) throw field('school', `“${school}” is not a school of this yard.`)
+  if (!program) throw refusedFor('school', `“${school}” is not a school of this yard.`)
   return program
 }
 
@@ -92,23 +88,22 @@ const archive = async (
   { archived, version }: BodyOf<'putArchived'>,
 ): Promise<Horse> => {
   if (archived !== null && archived.on > todayIn(yard))
-    throw field('archived.on', 'This day is still to come.')
+    throw refusedFor('archived.on', 'This day is still to come.')
   if (archived !== null && archived.on < horse.arrived)
-    throw field('archived.on', `${horse.name} had not come yet on this day (${horse.arrived}).`)
+    throw refusedFor('archived.on', `${horse.name} had not come yet on this day (${horse.arrived}).`)
   if (JSON.stringify(archived) === JSON.stringify(horse.archived)) return horse
   return changed(yard, horse.id, await updateArchived(yard.client, horse.id, archived, version))
 }
 
 const tickHandOver = async (yard: Yard, horse: Horse, { steps, version }: HandOver): Promise<Horse> => {
-  const program = await programOf(yard, horse)
+  const program = await readOf(yard, { horseId: horse.id })('program')
   const unknown = steps.find((key) => !stepOf(program, key))
-  if (unknown) throw field('steps', `“${unknown}” is not a step of this horse’s program.`)
+  if (unknown) throw refusedFor('steps', `“${unknown}” is not a step of this horse’s program.`)
   if (steps.join() === horse.handOver.join()) return horse
   return changed(yard, horse.id, await updateHandOver(yard.client, horse.id, steps, version))
 }
 
 export const horseRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.horse, (yard, { params }) => horseOrRefuse(yard, params.horseId))
   serve(router, deps, routes.putHorse, async (yard, { params, body }) => {
     checkDays(yard, body)
     const horse = await horseById(yard.client, params.horseId)
@@ -120,9 +115,4 @@ export const horseRoutes = (router: Router, deps: Dependencies): void => {
   serve(router, deps, routes.putHandOver, async (yard, { params, body }) =>
     tickHandOver(yard, await horseOrRefuse(yard, params.horseId), body),
   )
-  serve(router, deps, routes.program, async ({ client }, { params }) => {
-    const found = await programById(client, params.programId)
-    if (!found) throw notFound('This program')
-    return { id: found.id, program: found.document }
-  })
 }

@@ -1,19 +1,16 @@
-import { routes, type Block, type Horse, type OwnersReport, type PutBlock } from '@still-pine/contract'
+import { routes, type Block, type Horse, type PutBlock } from '@still-pine/contract'
 import type { Router } from 'express'
 import { arrivalsOf, blocksOf, insertArrival, insertBlock, updateBlock } from '../data/blocks'
 import { lockHorse } from '../data/horses'
-import { dropOwner, horsesOfOwner, ownerOf, saveOwner } from '../data/owners'
+import { dropOwner, ownerOf, saveOwner } from '../data/owners'
 import { personById } from '../data/people'
 import { dayFault } from '../records/batch-work'
 import { frozen, shownOn } from '../records/life'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
-
-const field = (path: string, message: string): Refusal =>
-  new Refusal('bad-input', message, { fields: [{ path, message }] })
 
 const sameBlock = (a: Block, b: PutBlock): boolean =>
   (['kind', 'from', 'until', 'worries', 'reward', 'note'] as const).every((key) => a[key] === b[key])
@@ -23,7 +20,7 @@ const checkOrder = (others: readonly Block[], { from, until }: PutBlock): void =
   for (const other of others) {
     const apart = (other.until !== null && other.until <= from) || (until !== null && until <= other.from)
     if (!apart)
-      throw field(
+      throw refusedFor(
         'from',
         `Another block runs from ${other.from}${other.until ? ` to ${other.until}` : ''}: close it first.`,
       )
@@ -32,10 +29,10 @@ const checkOrder = (others: readonly Block[], { from, until }: PutBlock): void =
 
 const keepBlock = async (yard: Yard, horse: Horse, id: string, block: PutBlock): Promise<Block> => {
   const today = todayIn(yard)
-  if (block.from > today) throw field('from', 'This day is still to come.')
+  if (block.from > today) throw refusedFor('from', 'This day is still to come.')
   const fault = dayFault(today, horse, block.from)
-  if (fault) throw field('from', fault)
-  if (block.until !== null && block.until > today) throw field('until', 'This day is still to come.')
+  if (fault) throw refusedFor('from', fault)
+  if (block.until !== null && block.until > today) throw refusedFor('until', 'This day is still to come.')
   await lockHorse(yard.client, horse.id)
   const all = await blocksOf(yard.client, horse.id)
   const kept = all.find((one) => one.id === id)
@@ -67,50 +64,28 @@ const setOwner = async (yard: Yard, horse: Horse, personId: string | null): Prom
   const person = await personById(yard.client, personId)
   if (!person) throw notFound('This person')
   if (person.role !== 'owner')
-    throw field('personId', `${person.name} is here as ${person.role}, not as an owner.`)
+    throw refusedFor('personId', `${person.name} is here as ${person.role}, not as an owner.`)
   await saveOwner(yard.client, yard.yardId, horse.id, personId)
-}
-
-const reportsFor = async ({ client, personId }: Yard): Promise<OwnersReport[]> => {
-  const reports: OwnersReport[] = []
-  for (const { id, name } of await horsesOfOwner(client, personId)) {
-    const [arrival] = await arrivalsOf(client, id)
-    reports.push({ id, name, arrival: arrival ?? null, blocks: await blocksOf(client, id) })
-  }
-  return reports
 }
 
 /** The stretches of a horse’s life, how it arrived, and whose it is. */
 export const lifeRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.blocks, async (yard, { params }) => {
-    await horseOrRefuse(yard, params.horseId)
-    return { blocks: await blocksOf(yard.client, params.horseId) }
-  })
   serve(router, deps, routes.putBlock, async (yard, { params, body }) =>
     keepBlock(yard, await horseOrRefuse(yard, params.horseId), params.blockId, body),
   )
-  serve(router, deps, routes.owner, async (yard, { params }) => {
-    const horse = await horseOrRefuse(yard, params.horseId)
-    return { owner: (await ownerOf(yard.client, horse.id)) ?? null }
-  })
   serve(router, deps, routes.putOwner, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
     await setOwner(yard, horse, body.personId)
     return { owner: (await ownerOf(yard.client, horse.id)) ?? null }
   })
-  serve(router, deps, routes.reports, async (yard) => ({ horses: await reportsFor(yard) }))
-  serve(router, deps, routes.arrivals, async (yard, { params }) => {
-    await horseOrRefuse(yard, params.horseId)
-    return { arrivals: await arrivalsOf(yard.client, params.horseId) }
-  })
   serve(router, deps, routes.putArrival, async (yard, { params, body }) => {
     const horse = await horseOrRefuse(yard, params.horseId)
-    if (body.on > todayIn(yard)) throw field('on', 'This day is still to come.')
+    if (body.on > todayIn(yard)) throw refusedFor('on', 'This day is still to come.')
     await lockHorse(yard.client, horse.id)
     const before = (await arrivalsOf(yard.client, horse.id)).find(({ id }) => id === params.arrivalId)
     if (before) return before
     const result = await shownOn(yard, horse, body.on)
-    if (!result) throw field('on', `Nothing was asked of ${horse.name} that day.`)
+    if (!result) throw refusedFor('on', `Nothing was asked of ${horse.name} that day.`)
     await insertArrival(
       yard.client,
       { ...yard, horseId: horse.id },

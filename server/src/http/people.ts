@@ -17,30 +17,37 @@ import {
   saveSettings,
   yardNow,
 } from '../data/people'
-import { deviceSeen, saveDevice } from '../data/devices'
+import { saveDevice } from '../data/devices'
 import { inYard } from '../data/pool'
-import type { Client } from '../data/sql'
-import { dayIn } from '../records/yard-day'
+import { readOf } from '../parts'
 import type { Dependencies } from './dependencies'
-import { Refusal } from './refusal'
+import { Refusal } from '@still-pine/use-cases'
 import { CUT_OFF, serve, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
 
-const meIn = async (client: Client, personId: string, now: Date): Promise<Me> => {
-  const yard = (await yardNow(client))!
-  const { id, name, role, settings } = (await personById(client, personId))!
-  return {
-    person: { id, name, role, settings: { ...DEFAULT_SETTINGS, ...settings } },
-    yard,
-    today: dayIn(yard.timeZone, now),
-    now: now.toISOString(),
-  }
-}
+const meOf = ({ pool, now, engine }: Dependencies, who: SignedIn): Promise<Me> =>
+  inYard(pool, who, 'one moment', async (client) => {
+    const { role } = (await personById(client, who.personId))!
+    const { timeZone } = (await yardNow(client))!
+    const asked = {
+      client,
+      ...who,
+      deviceId: null,
+      role,
+      timeZone,
+      now: now(),
+      engine,
+      afterwards: () => undefined,
+    }
+    return readOf(asked, {})('me')
+  })
 
-const meOf = ({ pool, now }: Dependencies, yardId: string, personId: string): Promise<Me> =>
-  inYard(pool, { yardId, personId }, 'one moment', (client) => meIn(client, personId, now()))
+interface SignedIn {
+  readonly yardId: string
+  readonly personId: string
+}
 
 type DeviceTold = z.output<typeof SignInDemo>['device']
 
@@ -101,7 +108,7 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
     if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
       throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
     await startSession(deps, request, { yardId, personId }, body.device)
-    return meOf(deps, yardId, personId)
+    return meOf(deps, { yardId, personId })
   })
 
   serveOpen(router, deps, routes.signInDemo, async ({ body }, request) => {
@@ -110,7 +117,7 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
     const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, 'as it goes', firstStarter)
     if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
     await startSession(deps, request, { yardId, personId: starter.id }, body.device)
-    return meOf(deps, yardId, starter.id)
+    return meOf(deps, { yardId, personId: starter.id })
   })
 
   serveOpen(router, deps, routes.signOut, async (_input, request) => {
@@ -148,7 +155,7 @@ const firstRunRoute = (router: Router, deps: Dependencies): void => {
       await insertProgram(client, yardId, uuid(), FEET_FIRST)
     })
     await startSession(deps, request, { yardId, personId }, body.device)
-    return meOf(deps, yardId, personId)
+    return meOf(deps, { yardId, personId })
   })
 }
 
@@ -160,10 +167,6 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
   }))
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
-  serve(router, deps, routes.me, ({ client, personId, deviceId, now, afterwards }) => {
-    if (deviceId !== null) afterwards((later) => deviceSeen(later, personId, deviceId, now))
-    return meIn(client, personId, now)
-  })
   serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
     await saveSettings(client, personId, body)
     return body

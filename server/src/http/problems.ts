@@ -1,7 +1,8 @@
 import type { Problem } from '@still-pine/contract'
 import type { ErrorRequestHandler, Response } from 'express'
 import type { Logger } from 'pino'
-import { Refusal } from './refusal'
+import { Refusal } from '@still-pine/use-cases'
+import { statusOf } from './refusal'
 
 /** Classes and codes PostgreSQL and the network use when the database is away or going (PostgreSQL, appendix A). */
 const AWAY_CODES = new Set([
@@ -51,16 +52,17 @@ const asRefusal = (error: unknown): Refusal | null => {
 }
 
 const send = (reply: Response, refusal: Refusal): void => {
+  const status = statusOf(refusal)
   const body: Problem = {
     type: refusal.type,
-    status: refusal.status,
+    status,
     title: refusal.title,
     ...(refusal.extras.fields ? { fields: [...refusal.extras.fields] } : {}),
     ...(refusal.extras.currentVersion === undefined ? {} : { currentVersion: refusal.extras.currentVersion }),
     requestId: String(reply.locals.requestId ?? ''),
   }
-  if (refusal.status === 503) reply.setHeader('Retry-After', '2')
-  reply.status(refusal.status).type('application/problem+json').send(JSON.stringify(body))
+  if (status === 503) reply.setHeader('Retry-After', '2')
+  reply.status(status).type('application/problem+json').send(JSON.stringify(body))
 }
 
 /** Turns whatever went wrong into problem details; what nobody foresaw is logged with its request id. */

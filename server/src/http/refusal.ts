@@ -1,4 +1,5 @@
-import type { FieldProblem, ProblemType } from '@still-pine/contract'
+import type { ProblemType } from '@still-pine/contract'
+import type { Refusal } from '@still-pine/use-cases'
 
 const STATUS: Record<ProblemType, number> = {
   'bad-input': 400,
@@ -18,25 +19,5 @@ const STATUS: Record<ProblemType, number> = {
   unexpected: 500,
 }
 
-interface Extras {
-  readonly fields?: readonly FieldProblem[]
-  readonly currentVersion?: number
-  /** A status of its own, where HTTP has one that says more. */
-  readonly status?: number
-}
-
-/** A request that cannot be met, with a sentence a starter can act on. */
-export class Refusal extends Error {
-  readonly status: number
-
-  constructor(
-    readonly type: ProblemType,
-    readonly title: string,
-    readonly extras: Extras = {},
-  ) {
-    super(title)
-    this.status = extras.status ?? STATUS[type]
-  }
-}
-
-export const notFound = (what: string): Refusal => new Refusal('not-found', `${what} is not in your yard.`)
+/** How HTTP says that something cannot be done. */
+export const statusOf = ({ type, extras }: Refusal): number => extras.status ?? STATUS[type]

@@ -5,11 +5,11 @@ import type { Router } from 'express'
 import { lockHorse, moveHorse } from '../data/horses'
 import { insertProgram, newestProgram, programById } from '../data/programs'
 import { lockYard } from '../data/people'
-import { judgeAnew, movedTo, schoolsOf } from '../records/schools'
+import { judgeAnew } from '../records/schools'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { changed, horseOrRefuse } from './horses'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 const programOrRefuse = async ({ client }: Yard, id: string): Promise<{ id: string; document: Program }> => {
@@ -17,9 +17,6 @@ const programOrRefuse = async ({ client }: Yard, id: string): Promise<{ id: stri
   if (!found) throw notFound('This program')
   return found
 }
-
-const refusedFor = (path: string, ...messages: readonly string[]): Refusal =>
-  new Refusal('bad-input', messages.join(' '), { fields: messages.map((message) => ({ path, message })) })
 
 const checkSchool = (program: Program): void => {
   if (SCHOOLS.some(({ school }) => school === program.school))
@@ -74,23 +71,7 @@ const moveOver = async (
 }
 
 export const schoolRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.schools, async (yard) => ({ schools: [...(await schoolsOf(yard))] }))
   serve(router, deps, routes.putProgram, (yard, { params, body }) => keepVersion(yard, params, body))
-  serve(router, deps, routes.moveOver, async (yard, { params, query }) => {
-    const horse = await horseOrRefuse(yard, params.horseId)
-    const { id, document } = await programOrRefuse(yard, query.to)
-    const steps = await movedTo(yard, horse, document)
-    return {
-      programId: id,
-      name: document.name,
-      version: document.version,
-      steps: steps.map(({ changes, tracks, ...step }) => ({
-        ...step,
-        changes: [...changes],
-        tracks: [...tracks],
-      })),
-    }
-  })
   serve(router, deps, routes.putHorseProgram, async (yard, { params, body }) =>
     moveOver(yard, await horseOrRefuse(yard, params.horseId), body),
   )

@@ -2,12 +2,12 @@ import { mayDo, type Route } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
 import { isOver } from '../auth/session'
-import { findSignIn } from '../data/devices'
+import { deviceSeen, findSignIn } from '../data/devices'
 import { inYard, type Asking, type View } from '../data/pool'
 import type { Client } from '../data/sql'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
-import { Refusal } from './refusal'
+import { Refusal } from '@still-pine/use-cases'
 
 /** The parsed parts of a request. */
 export interface Parsed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> {
@@ -109,6 +109,22 @@ export const askerOf = async (
   return { yardId, personId, deviceId, role, timeZone }
 }
 
+/** A device is said to be seen once a minute at most. */
+const SEEN_EVERY_MS = 60_000
+const MOST_SEEN = 10_000
+const seenAt = new Map<string, number>()
+
+const isSeenAnew = ({ personId, deviceId }: Asker, now: Date): boolean => {
+  const key = `${personId}/${deviceId}`
+  if (Math.abs(now.getTime() - (seenAt.get(key) ?? 0)) < SEEN_EVERY_MS) return false
+  // The one that was seen longest ago goes first.
+  seenAt.delete(key)
+  seenAt.set(key, now.getTime())
+  const [oldest] = seenAt.keys()
+  if (seenAt.size > MOST_SEEN) seenAt.delete(oldest!)
+  return true
+}
+
 /** Runs `work` for an asker in one transaction that sees their yard alone. */
 export const inYardOf = async <T>(
   deps: Dependencies,
@@ -118,11 +134,14 @@ export const inYardOf = async <T>(
 ): Promise<T> => {
   const { now, engine } = deps
   const saves: Save[] = []
+  const { deviceId } = asker
   const afterwards = (save: Save): void => void saves.push(save)
   const value = await inYard(deps.pool, asker, view, (client) => {
     saves.length = 0
     return work({ client, ...asker, now: now(), engine, afterwards })
   })
+  if (deviceId !== null && isSeenAnew(asker, now()))
+    saves.push((later) => deviceSeen(later, asker.personId, deviceId, now()))
   queueOf(deps)(asker, saves)
   return value
 }

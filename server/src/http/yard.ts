@@ -6,7 +6,6 @@ import {
   type PutPerson,
   type PutPlace,
 } from '@still-pine/contract'
-import { mayDo } from '@still-pine/contract/rights'
 import type { Router } from 'express'
 import { hashPassword } from '../auth/passwords'
 import { allPeople, insertPerson, lockYard, personById, updatePerson } from '../data/people'
@@ -14,18 +13,15 @@ import { allPlaces, savePlace } from '../data/places'
 import { isTaken } from '../data/sql'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve, servePrepared } from './serve'
-
-const field = (path: string, message: string): Refusal =>
-  new Refusal('bad-input', message, { fields: [{ path, message }] })
 
 /** A yard needs somebody who may do everything; two who would each leave it to the other take turns. */
 const checkLastStarter = async (yard: Yard, id: string, role: PutPerson['role']): Promise<void> => {
   await lockYard(yard.client, yard.yardId)
   const starters = (await allPeople(yard.client)).filter((person) => person.role === 'starter')
   if (role !== 'starter' && starters.length === 1 && starters[0]!.id === id)
-    throw field('role', 'The yard needs a starter: make somebody else one first.')
+    throw refusedFor('role', 'The yard needs a starter: make somebody else one first.')
 }
 
 interface ToWrite extends PutPerson {
@@ -40,7 +36,7 @@ const writePerson = async (yard: Yard, id: string, person: ToWrite): Promise<voi
     return
   }
   if (person.email !== null && passwordHash === null)
-    throw field('password', 'Who signs in needs a password to begin with.')
+    throw refusedFor('password', 'Who signs in needs a password to begin with.')
   const made = { id, ...person, settings: DEFAULT_SETTINGS }
   await insertPerson(yard.client, yard.yardId, made, yard.now)
 }
@@ -50,7 +46,7 @@ const putPerson = async (yard: Yard, id: string, person: ToWrite): Promise<Liste
   try {
     await writePerson(yard, id, person)
   } catch (error) {
-    if (isTaken(error)) throw field('email', 'This address cannot be used: it signs in already.')
+    if (isTaken(error)) throw refusedFor('email', 'This address cannot be used: it signs in already.')
     throw error
   }
   const kept = (await allPeople(yard.client)).find((one) => one.id === id)
@@ -66,7 +62,7 @@ const putPlace = async (yard: Yard, id: string, place: PutPlace): Promise<Place>
   const known = all.find((one) => one.id === id)
   if (known && isSamePlace(known, place)) return known
   if (all.some((one) => one.id !== id && one.name === place.name))
-    throw field('name', `There is a place called ${place.name} already.`)
+    throw refusedFor('name', `There is a place called ${place.name} already.`)
   const rows = await savePlace(yard.client, yard.yardId, id, place)
   const now = (await allPlaces(yard.client)).find((one) => one.id === id)
   if (!now) throw notFound('This place')
@@ -79,16 +75,10 @@ const putPlace = async (yard: Yard, id: string, place: PutPlace): Promise<Place>
 
 /** The people of the yard with their parts, and its pens and tracks. */
 export const yardRoutes = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.people, async ({ client, role }) => {
-    const people = await allPeople(client)
-    const tells = mayDo(role, 'edit-people')
-    return { people: people.map((person) => (tells ? person : { ...person, email: null })) }
-  })
   servePrepared(router, deps, routes.putPerson, {
     prepare: async ({ body }) => (body.password === null ? null : hashPassword(body.password)),
     work: (yard, { params, body }, passwordHash) =>
       putPerson(yard, params.personId, { ...body, passwordHash }),
   })
-  serve(router, deps, routes.places, async ({ client }) => ({ places: await allPlaces(client) }))
   serve(router, deps, routes.putPlace, (yard, { params, body }) => putPlace(yard, params.placeId, body))
 }

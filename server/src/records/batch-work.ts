@@ -4,7 +4,7 @@ import type { Program } from '@still-pine/core/program'
 import type { AnswerToKeep } from '../data/answers'
 import { horseById, lockHorses, type HorseTip } from '../data/horses'
 import type { SessionOf } from '../data/sessions'
-import { programOf } from './judged'
+import { programNamed } from '../parts/programs'
 import type { NewEvidence } from './keep-tracks'
 import { dayIn } from './yard-day'
 import { todayIn, type Yard } from './yard'
@@ -53,7 +53,7 @@ export const horsesAtWork = async (
   const horses = new Map<string, HorseAtWork>()
   for (const [id, tip] of tips) {
     const horse = (await horseById(yard.client, id))!
-    const program = await programOf(yard, horse)
+    const program = await programNamed(yard.client, yard.yardId, horse.programId)
     horses.set(id, {
       id,
       name: horse.name,

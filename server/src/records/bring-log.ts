@@ -5,7 +5,7 @@ import { allHorses, lockHorses } from '../data/horses'
 import { insertPart, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
 import { dayFault } from './batch-work'
-import { programOf } from './judged'
+import { programNamed } from '../parts/programs'
 import { rebuildAll } from './rebuild'
 import { todayIn, type Yard } from './yard'
 import { dayIn } from './yard-day'
@@ -143,7 +143,11 @@ export const bringLog: Bring = async (yard, replays, bytes, tell) => {
     all.map(({ id }) => id),
   )
   for (const horse of all)
-    horses.set(horse.id, { name: horse.name, born: horse.born, program: await programOf(yard, horse) })
+    horses.set(horse.id, {
+      name: horse.name,
+      born: horse.born,
+      program: await programNamed(yard.client, yard.yardId, horse.programId),
+    })
   const writer = new LogWriter(yard, horses, tell)
   let n = 0
   for await (const text of linesIn(bytes)) await writer.take(parsedLine(text, ++n))

@@ -5,17 +5,18 @@ import { snapshotOf, type Snapshot } from '@still-pine/core/blocks'
 import { knownStep, rungAt, rungName, stepOf } from '@still-pine/core/program'
 import { againstBetween, countWorkDays, evidence } from '../data/answers'
 import { incidentsOf } from '../data/care'
-import { factsOf, judgedTracks, programOf } from './judged'
+import { readOf } from '../parts'
 import type { Yard } from './yard'
 
 /** How a horse stood on the day a block ended. */
 export const frozen = async (yard: Yard, horse: Horse, block: PutBlock): Promise<Snapshot | null> => {
   if (block.until === null) return null
-  const program = await programOf(yard, horse)
+  const read = readOf(yard, { horseId: horse.id })
+  const program = await read('program')
   const incidents = await incidentsOf(yard.client, horse.id)
   return snapshotOf({
     program,
-    views: await judgedTracks(yard, horse.id, program, block.until),
+    views: await read.at({ on: block.until })('views'),
     incidents: incidents.filter(
       ({ on, withdrawn }) => withdrawn === null && on >= block.from && on <= block.until!,
     ),
@@ -33,7 +34,8 @@ export const frozen = async (yard: Yard, horse: Horse, block: PutBlock): Promise
 
 /** What the answers of a day show when they are read as an arrival check. */
 export const shownOn = async (yard: Yard, horse: Horse, on: string): Promise<ArrivalResult | null> => {
-  const program = await programOf(yard, horse)
+  const read = readOf(yard, { horseId: horse.id, on })
+  const program = await read('program')
   const steps = program.steps.map(({ key }) => key)
   const answers = (await evidence(yard.client, horse.id, steps, on))
     .filter(({ day, uncued }) => day === on && !uncued)
@@ -42,8 +44,8 @@ export const shownOn = async (yard: Yard, horse: Horse, on: string): Promise<Arr
   const named = (step: string) => ({ step, name: stepOf(program, step)!.name })
   const told = {
     program,
-    views: await judgedTracks(yard, horse.id, program, on),
-    facts: await factsOf(yard, horse, program, on),
+    views: await read('views'),
+    facts: await read('facts'),
     // What was asked as a check is read as one, whatever is said of the horse by now.
     handled: true,
   }

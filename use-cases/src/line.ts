@@ -5,10 +5,8 @@ import { ORDINARY, planSession } from '@still-pine/core/plan'
 import { offWork, type BlockNow } from '@still-pine/core/blocks'
 import type { KnownRung } from '@still-pine/core/facts'
 import { rungAt, stepOf, type Program } from '@still-pine/core/program'
-import type { Check, Incident } from './care'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
-import type { Horse } from './horses'
-import type { Line, Overrule } from './judgement'
+import type { Check, Horse, Incident, Line, Overrule } from '@still-pine/contract'
 
 type Side = Line['tracks'][number]['side']
 
@@ -111,9 +109,7 @@ interface Known {
   readonly block: BlockNow | null
   /** Days ridden off the lead since the last incident that closed it. */
   readonly rides: number
-  /** What was worked on the six days before. */
-  readonly week: readonly Worked[]
-  readonly on: string
+  readonly loadDays: number
 }
 
 /** Records that count: those nobody has taken back. */
@@ -135,7 +131,7 @@ const ladderRung = (program: Program, step: string | null, mark: number | null):
 
 /** What is known of a horse beside its tracks, as the judgement reads it: the same on the server and on a device. */
 export const factsFrom = (told: Known): Facts => {
-  const { horse, program, on } = told
+  const { horse, program } = told
   return {
     born: horse.born,
     age: horse.estimate,
@@ -164,7 +160,7 @@ export const factsFrom = (told: Known): Facts => {
     known: told.known,
     offWork: offWork(told.block),
     rides: told.rides,
-    loadDays: loadDaysIn(program, told.week, horse, on),
+    loadDays: told.loadDays,
     overruled: told.overrules
       .filter(({ takenBack }) => !takenBack)
       .map(({ gate, byName }) => ({ gate, byName })),

@@ -2,8 +2,9 @@ import { addDays, type Side } from '@still-pine/core/answer'
 import { ORDINARY, planSession, type SessionPlan } from '@still-pine/core/plan'
 import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { trackKey, type Facts, type Views } from '@still-pine/core/readiness'
-import type { Session } from './answers'
-import type { Change, SessionChanges } from './judgement'
+import type { Change, Session, SessionChanges } from '@still-pine/contract'
+import type { SessionDay } from './parts'
+
 /** What was answered in a session, per step and side. */
 export type Asked = ReadonlyMap<string, number>
 
@@ -67,17 +68,22 @@ const nextTime = (
   return `Next time begin with ${names.join(', then ')}.`
 }
 
+interface Told extends SessionDay {
+  readonly program: Program
+  readonly asked: Asked
+  readonly session: Session
+}
+
 /** What a session's day changed, what it left out of its plan, and where to go on. */
-export const changesOf = (
-  program: Program,
-  before: Views,
-  after: Views,
-  asked: Asked,
-  facts: Facts,
-  /** Load days of the six before the next day, the session’s own among them. */
-  loadDays: number,
-  session: Session,
-): SessionChanges => ({
+export const changesOf = ({
+  program,
+  before,
+  after,
+  asked,
+  facts,
+  loadDays,
+  session,
+}: Told): SessionChanges => ({
   changes: changesBetween(program, before, after, asked),
   leftOut: leftOut(
     program,

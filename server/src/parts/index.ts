@@ -1,0 +1,247 @@
+import { DEFAULT_SETTINGS } from '@still-pine/contract'
+import { addDays } from '@still-pine/core/answer'
+import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { offLeadFrom } from '@still-pine/core/counters'
+import type { Program } from '@still-pine/core/program'
+import { replayHorse, trackKey, trackOf, viewsOf, type Records, type Views } from '@still-pine/core/readiness'
+import {
+  COMPOSED,
+  judgeNow,
+  lastClosed,
+  notFound,
+  readWith,
+  weekBefore,
+  type Asking,
+  type Loaders,
+  type Named,
+  type Parts,
+  type Read,
+} from '@still-pine/use-cases'
+import {
+  answersAfter,
+  answersOfSession,
+  answersOfStep,
+  answersPerDay,
+  countRides,
+  countWorkDays,
+  drawnOf,
+  evidence,
+  evidenceOf,
+  lastSpots,
+  voidedAfter,
+  workedRows,
+} from '../data/answers'
+import { arrivalsOf, blocksOf, knownOf, openBlock } from '../data/blocks'
+import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
+import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from '../data/days'
+import { devicesOf } from '../data/devices'
+import { allHorses, horseById } from '../data/horses'
+import { horsesOfOwner, ownerOf } from '../data/owners'
+import { allPeople, personById, yardNow } from '../data/people'
+import { allPlaces } from '../data/places'
+import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
+import { allPrograms, newestProgram } from '../data/programs'
+import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
+import { countedTracks, tracksOf } from '../data/tracks'
+import { todayIn, type Yard } from '../records/yard'
+import { programNamed } from './programs'
+
+/** How many answers a device is given at once. */
+const CARRY_PAGE = 5_000
+const OTHER_DAYS_OF_WEEK = 6
+
+/** What a loader cannot do without; a question that does not name it has no business with it. */
+const needed = (named: Named, what: 'sessionId' | 'step' | 'programId' | 'to'): string => {
+  const id = named[what]
+  if (id === undefined) throw new Error(`A question that names no ${what} asked for a part that needs it.`)
+  return id
+}
+
+/** The horse that is asked of: the one named, or the one of the session that is named. */
+const horseIdOf = async (read: Read, { named }: Asking): Promise<string> =>
+  named.horseId ?? (await read('session')).horseId
+
+const programKeys = ({ steps }: Program): readonly string[] => steps.map(({ key }) => key)
+
+const isPastKnown = (records: Records, on: string): boolean =>
+  [...records.values()].some(({ belief }) => belief.lastDay !== null && belief.lastDay > on)
+
+const asViews = (tracks: Parts['judged']['tracks']): Views =>
+  new Map(tracks.map(({ step, side, view }) => [trackKey(step, side), view]))
+
+/** The parts of a horse. */
+const horseParts = (yard: Yard) => {
+  const { client, yardId, engine } = yard
+  const seen = new Map<string, Promise<JudgedDay | undefined>>()
+  /** What is judged of a horse for today, where it is; looked up once. */
+  const today = (horseId: string, { on }: Asking): Promise<JudgedDay | undefined> => {
+    if (on !== todayIn(yard)) return Promise.resolve(undefined)
+    const found = seen.get(horseId) ?? judgedDay(client, { horseId, day: on, engine })
+    seen.set(horseId, found)
+    return found
+  }
+  const ofHorse =
+    <T>(load: (horseId: string, asking: Asking, read: Read) => Promise<T>) =>
+    async (read: Read, asking: Asking): Promise<T> =>
+      load(await horseIdOf(read, asking), asking, read)
+
+  return {
+    horse: ofHorse(async (id) => {
+      const horse = await horseById(client, id)
+      if (!horse) throw notFound('This horse')
+      return horse
+    }),
+    program: async (read: Read) => programNamed(client, yardId, (await read('horse')).programId),
+    checks: ofHorse((id) => checksOf(client, id)),
+    incidents: ofHorse((id) => incidentsOf(client, id)),
+    confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
+    overrules: ofHorse((id, { on }) => overrulesOn(client, id, on)),
+    known: ofHorse((id) => knownOf(client, id)),
+    block: ofHorse(async (id) => (await openBlock(client, id)) ?? null),
+    rides: ofHorse(async (id, _asking, read) =>
+      countRides(client, id, offLeadFrom(await read('program')), lastClosed(await read('incidents'))),
+    ),
+    week: ofHorse((id, { on }) => workedRows(client, id, weekBefore(on), on)),
+    workDays: ofHorse(
+      async (id, asking) => (await today(id, asking))?.workDays ?? countWorkDays(client, id, asking.on),
+    ),
+    arrivals: ofHorse((id) => arrivalsOf(client, id)),
+    blocks: ofHorse((id) => blocksOf(client, id)),
+    owner: ofHorse(async (id) => (await ownerOf(client, id)) ?? null),
+    spots: ofHorse((id) => lastSpots(client, id)),
+    worked: ofHorse((id) => workedRows(client, id)),
+    history: ofHorse((id) => evidenceOf(client, id)),
+    historySessions: ofHorse((id) => circumstancesOf(client, id)),
+    answersToNamed: ofHorse(async (id, { today }, read) =>
+      evidence(client, id, programKeys((await read('namedProgram')).document), today),
+    ),
+    stepAnswers: ofHorse((id, { named }) => answersOfStep(client, id, needed(named, 'step'), named.before)),
+    stepDrawn: ofHorse((id, { named }) => drawnOf(client, id, needed(named, 'step'))),
+    stepSessions: ofHorse((id, { named }) => circumstancesOfStep(client, id, needed(named, 'step'))),
+    stepDays: ofHorse((id, { named }) => daysTold(client, id, needed(named, 'step'))),
+    stepBeliefs: ofHorse(async (id, { named }) => {
+      const records = await tracksOf(client, id, needed(named, 'step'))
+      return new Map([...records].map(([key, { belief }]) => [trackOf(key).side, belief]))
+    }),
+    stepCircumstances: ofHorse((id, { named }) => talliedByCircumstance(client, id, needed(named, 'step'))),
+
+    carriedPage: ofHorse(async (id, { named }) => {
+      const voided = await voidedAfter(client, id, named.voidings ?? 0)
+      const answers = await answersAfter(client, id, named.answers ?? 0, CARRY_PAGE)
+      return {
+        answers: answers.map(({ at, ...answer }) => ({ ...answer, at: at.toISOString() })),
+        more: answers.length === CARRY_PAGE,
+        voided,
+      }
+    }),
+
+    /** Read where the day is judged already, and else worked out. */
+    views: ofHorse(async (id, asking, read): Promise<Views> => {
+      const { on } = asking
+      const known = await today(id, asking)
+      if (known) return asViews(known.judged.tracks)
+      const program = await read('program')
+      const records = await tracksOf(client, id)
+      if (!isPastKnown(records, on)) return viewsOf(STANDARD_MODEL, program, records, on)
+      // A day gone by: every track from scratch, leaving out the answers after it.
+      const answers = await evidence(client, id, programKeys(program), on)
+      return viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), on)
+    }),
+
+    /** Today's is judged once and then read, until anything that is known of the horse changes. */
+    judged: ofHorse(async (horseId, asking, read): Promise<Parts['judged']> => {
+      const known = await today(horseId, asking)
+      if (known) return known.judged
+      const judged = await judgeNow(read, asking)
+      if (asking.on !== todayIn(yard)) return judged
+      // Questions are read at one moment: this is the revision of what was just judged.
+      const revision = await revisionOf(client, horseId)
+      const workDays = await read('workDays')
+      const made = { horseId, day: asking.on, engine, revision, workDays, judged }
+      yard.afterwards((later) => saveJudgedDay(later, yardId, made))
+      return judged
+    }),
+  }
+}
+
+/** The parts of the yard as a whole. */
+const yardParts = ({ client, yardId, engine, personId, role, now }: Yard) => ({
+  me: async (_read: Read, { today }: Asking): Promise<Parts['me']> => {
+    const { id, name, role: part, settings } = (await personById(client, personId))!
+    return {
+      person: { id, name, role: part, settings: { ...DEFAULT_SETTINGS, ...settings } },
+      yard: (await yardNow(client))!,
+      today,
+      now: now.toISOString(),
+    }
+  },
+  people: () => allPeople(client),
+  places: () => allPlaces(client),
+  devices: async () =>
+    (await devicesOf(client, role === 'starter' ? null : personId)).map(
+      ({ seenAt, cutOffAt, ...device }) => ({
+        ...device,
+        seenAt: seenAt.toISOString(),
+        cutOffAt: cutOffAt?.toISOString() ?? null,
+      }),
+    ),
+  programs: async () =>
+    (await allPrograms(client)).map(({ madeAt, ...one }) => ({
+      ...one,
+      madeAt: madeAt?.toISOString() ?? null,
+    })),
+  namedProgram: async (_read: Read, { named }: Asking) => {
+    const id = named.to ?? needed(named, 'programId')
+    return { id, document: await programNamed(client, yardId, id) }
+  },
+  ownReports: async () => {
+    const reports = []
+    for (const { id, name } of await horsesOfOwner(client, personId)) {
+      const [arrival] = await arrivalsOf(client, id)
+      reports.push({ id, name, arrival: arrival ?? null, blocks: await blocksOf(client, id) })
+    }
+    return reports
+  },
+  horses: () => allHorses(client),
+  toldToday: async (read: Read, { today }: Asking) => {
+    const told = new Map(await toldToday(client, { day: today, engine }))
+    for (const { id, archived } of await read('horses')) {
+      if (archived !== null || told.has(id)) continue
+      const { plan, shut } = await read.at({ horseId: id, on: today })('judged')
+      told.set(id, { plan, shut })
+    }
+    return told
+  },
+  answersPerDay: (_read: Read, { today }: Asking) =>
+    answersPerDay(client, addDays(today, -OTHER_DAYS_OF_WEEK), today),
+  countedTracks: () => countedTracks(client),
+  tallied: (_read: Read, { named }: Asking) => tallied(client, named.horseId ?? null),
+  talliedSchools: async (read: Read) => {
+    const schools = new Map<string, Program>()
+    for (const { school } of await read('tallied'))
+      if (!schools.has(school)) schools.set(school, (await newestProgram(client, school))!.document)
+    return schools
+  },
+  talliedCircumstances: (_read: Read, { named }: Asking) =>
+    talliedByCircumstance(client, named.horseId ?? null),
+  sessions: (_read: Read, { named: { on, horseId } }: Asking) => sessionsBy(client, { on, horseId }),
+  session: async (_read: Read, { named }: Asking) => {
+    const session = await sessionById(client, needed(named, 'sessionId'))
+    if (!session) throw notFound('This session')
+    return session
+  },
+  sessionAnswers: (_read: Read, { named }: Asking) => answersOfSession(client, needed(named, 'sessionId')),
+})
+
+/** How each part is read from the database, in the transaction of one yard. */
+export const loadersOf = (yard: Yard): Loaders => ({ ...COMPOSED, ...yardParts(yard), ...horseParts(yard) })
+
+/** What somebody asks of their yard, today. */
+export const askingOf = (yard: Yard, named: Named): Asking => {
+  const { yardId, personId, role, deviceId, now } = yard
+  const today = todayIn(yard)
+  return { who: { yardId, personId, role, deviceId }, now, today, on: named.on ?? today, named }
+}
+
+/** Reads parts of a horse for work that goes on to write. */
+export const readOf = (yard: Yard, named: Named): Read => readWith(loadersOf(yard), askingOf(yard, named))

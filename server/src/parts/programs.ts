@@ -1,0 +1,20 @@
+import type { Program } from '@still-pine/core/program'
+import { notFound } from '@still-pine/use-cases'
+import { programById } from '../data/programs'
+import type { Client } from '../data/sql'
+
+/** One version of a program never changes: the newest used are kept, with what core remembers of their steps. */
+const programs = new Map<string, Program>()
+const MOST_PROGRAMS = 50
+
+/** A program of this yard by its id. */
+export const programNamed = async (client: Client, yardId: string, id: string): Promise<Program> => {
+  const key = `${yardId}/${id}`
+  const program = programs.get(key) ?? (await programById(client, id))?.document
+  if (!program) throw notFound('This program')
+  programs.delete(key)
+  programs.set(key, program)
+  const [oldest] = programs.keys()
+  if (programs.size > MOST_PROGRAMS) programs.delete(oldest!)
+  return program
+}

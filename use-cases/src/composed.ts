@@ -1,0 +1,62 @@
+import { addDays } from '@still-pine/core/answer'
+import { factsFrom, judgedFrom, loadDaysIn } from './line'
+import type { Parts, Standing } from './parts'
+import type { Asking, Read } from './reading'
+
+/** What is judged of a horse on the day, from its other parts. */
+export const judgeNow = async (read: Read, { on }: Asking): Promise<Parts['judged']> =>
+  judgedFrom({
+    program: await read('program'),
+    views: await read('views'),
+    facts: await read('facts'),
+    loadDays: await read('loadDays'),
+    on,
+  })
+
+/** Parts that are made of other parts in the same way wherever those come from. */
+export const COMPOSED = {
+  loadDays: async (read: Read, { on }: Asking): Promise<number> =>
+    loadDaysIn(await read('program'), await read('week'), await read('horse'), on),
+
+  facts: async (read: Read): Promise<Parts['facts']> =>
+    factsFrom({
+      horse: await read('horse'),
+      program: await read('program'),
+      checks: await read('checks'),
+      incidents: await read('incidents'),
+      confirmed: await read('confirmed'),
+      overrules: await read('overrules'),
+      known: await read('known'),
+      block: await read('block'),
+      rides: await read('rides'),
+      loadDays: await read('loadDays'),
+    }),
+
+  standings: async (read: Read): Promise<readonly Standing[]> => {
+    const standings: Standing[] = []
+    for (const horse of await read('horses')) {
+      const its = read.at({ horseId: horse.id })
+      const program = await its('program')
+      standings.push({
+        horse,
+        name: horse.name,
+        program,
+        views: await its('views'),
+        facts: await its('facts'),
+      })
+    }
+    return standings
+  },
+
+  sessionDay: async (read: Read, { today }: Asking): Promise<Parts['sessionDay']> => {
+    const { day, horseId } = await read('session')
+    const evening = day > today ? today : day
+    const at = (on: string): Read => read.at({ on, horseId })
+    return {
+      before: await at(addDays(evening, -1))('views'),
+      after: await at(evening)('views'),
+      facts: await at(day)('facts'),
+      loadDays: await at(addDays(day, 1))('loadDays'),
+    }
+  },
+} as const

@@ -1,0 +1,160 @@
+import type {
+  Arrival,
+  Block,
+  CarriedAnswer,
+  Check,
+  Device,
+  EvidenceAnswer,
+  EvidenceSession,
+  Horse,
+  Incident,
+  KeptAnswer,
+  ListedPerson,
+  Me,
+  Overrule,
+  OwnersReport,
+  Place,
+  ReplyOf,
+  School,
+  Session,
+  StepAnswer,
+  TodayRow,
+  Worked,
+} from '@still-pine/contract'
+import type { Day, Side } from '@still-pine/core/answer'
+import type { Belief } from '@still-pine/core/belief'
+import type { BlockNow } from '@still-pine/core/blocks'
+import type { Spot } from '@still-pine/core/coverage'
+import type { CircumstanceGroup, DayTold, TenthTally } from '@still-pine/core/evidence'
+import type { Confirmation, KnownRung } from '@still-pine/core/facts'
+import type { Program } from '@still-pine/core/program'
+import type { Facts, Tally, TrackedAnswer, Views } from '@still-pine/core/readiness'
+import type { Judged } from './line'
+
+/** A version of a school, with the words it is listed by. */
+export type ListedProgram = Omit<School['versions'][number], 'horses'> &
+  Pick<School, 'school' | 'name' | 'copyOf'>
+
+export interface NamedProgram {
+  readonly id: string
+  readonly document: Program
+}
+
+/** What Today tells of a horse. */
+export type ToldToday = Pick<TodayRow, 'plan' | 'shut'>
+
+export interface DayCount {
+  readonly horseId: string
+  readonly day: Day
+  readonly answers: number
+}
+
+/** How a horse stands on a day: what a page over the whole yard is made from. */
+export interface Standing {
+  readonly horse: Horse
+  readonly name: string
+  readonly program: Program
+  readonly views: Views
+  readonly facts: Facts
+}
+
+export interface CountedTrack {
+  readonly horseId: string
+  readonly step: string
+  readonly side: Side
+  readonly tally: Tally
+  /** The first day it was asked. */
+  readonly firstDay: Day
+}
+
+/** Predictions against what came, summed up by school, step, handler and tenth. */
+export interface TalliedPredictions extends TenthTally {
+  readonly school: string
+  readonly step: string
+  readonly personId: string
+  readonly personName: string
+}
+
+/** How a session's day began and ended, and what says how to go on. */
+export interface SessionDay {
+  readonly before: Views
+  readonly after: Views
+  readonly facts: Facts
+  /** Load days of the six before the next day, the session's own among them. */
+  readonly loadDays: number
+}
+
+/** A page of a horse's history for a device that takes it along. */
+export interface CarriedPage {
+  readonly answers: readonly CarriedAnswer[]
+  readonly more: boolean
+  /** Taken back since, with their place in the order of taking back. */
+  readonly voided: readonly { readonly answerId: string; readonly seq: number }[]
+}
+
+/** All that can be read of a yard, part by part. What belongs to a horse is that of the horse, and the day, asked for. */
+export interface Parts {
+  readonly me: Me
+  readonly people: readonly ListedPerson[]
+  readonly places: readonly Place[]
+  readonly devices: readonly Omit<Device, 'isThis'>[]
+  readonly programs: readonly ListedProgram[]
+  readonly namedProgram: NamedProgram
+  readonly ownReports: readonly OwnersReport[]
+
+  readonly horses: readonly Horse[]
+  readonly toldToday: ReadonlyMap<string, ToldToday>
+  /** Over the last seven days. */
+  readonly answersPerDay: readonly DayCount[]
+  readonly standings: readonly Standing[]
+  readonly countedTracks: readonly CountedTrack[]
+  readonly tallied: readonly TalliedPredictions[]
+  readonly talliedSchools: ReadonlyMap<string, Program>
+  readonly talliedCircumstances: readonly CircumstanceGroup[]
+
+  readonly horse: Horse
+  readonly program: Program
+  readonly checks: readonly Check[]
+  readonly incidents: readonly Incident[]
+  readonly confirmed: readonly Confirmation[]
+  readonly overrules: readonly Overrule[]
+  /** What its last arrival check showed. */
+  readonly known: readonly KnownRung[]
+  /** The block it is in, where one is open. */
+  readonly block: BlockNow | null
+  /** Days it was ridden off the lead since the last incident that closed it. */
+  readonly rides: number
+  /** What was worked on the six days before. */
+  readonly week: readonly Worked[]
+  readonly loadDays: number
+  readonly workDays: number
+  readonly views: Views
+  readonly facts: Facts
+  readonly judged: Judged
+  readonly arrivals: readonly Arrival[]
+  readonly blocks: readonly Block[]
+  readonly owner: ReplyOf<'owner'>['owner']
+  readonly spots: readonly Spot[]
+  readonly worked: readonly Worked[]
+  readonly carriedPage: CarriedPage
+
+  readonly history: readonly EvidenceAnswer[]
+  readonly historySessions: readonly EvidenceSession[]
+  /** Its answers to the steps of the named program, as they are judged. */
+  readonly answersToNamed: readonly TrackedAnswer[]
+
+  /** Of a step: its newest answers, and what it was asked for over its whole history. */
+  readonly stepAnswers: readonly KeptAnswer[]
+  readonly stepDrawn: readonly StepAnswer[]
+  readonly stepSessions: readonly Pick<EvidenceSession, 'id' | 'circumstances'>[]
+  readonly stepDays: readonly (DayTold & { readonly side: Side })[]
+  readonly stepBeliefs: ReadonlyMap<Side, Belief>
+  readonly stepCircumstances: readonly CircumstanceGroup[]
+
+  readonly sessions: readonly Session[]
+  readonly session: Session
+  readonly sessionAnswers: readonly KeptAnswer[]
+  readonly sessionDay: SessionDay
+}
+
+export type PartName = keyof Parts

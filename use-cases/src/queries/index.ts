@@ -1,0 +1,42 @@
+import type { PartName } from '../parts'
+import type { Query, QueryName } from '../query'
+import { checks, incidents } from './care'
+import { evidence, stepAnswers, stepEvidence } from './evidence'
+import { arrivals, blocks, carry, horse, line, owner, spots, worked } from './horse'
+import { judging, reading } from './reading'
+import { moveOver, program, schools } from './schools'
+import { session, sessionChanges, sessions } from './sessions'
+import { today, week } from './today'
+import { devices, me, people, places, reports } from './yard'
+
+/** Everything that can be asked of a yard, by route; one that has no query does not compile. */
+export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
+  me,
+  devices,
+  people,
+  places,
+  reports,
+  program,
+  schools,
+  moveOver,
+  horse,
+  arrivals,
+  blocks,
+  owner,
+  today,
+  week,
+  line,
+  carry,
+  spots,
+  worked,
+  stepAnswers,
+  stepEvidence,
+  evidence,
+  reading,
+  judging,
+  sessions,
+  session,
+  sessionChanges,
+  checks,
+  incidents,
+}

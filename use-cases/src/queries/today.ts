@@ -1,0 +1,50 @@
+import { addDays, daysBetween } from '@still-pine/core/answer'
+import { trackRows } from '../line'
+import type { DayCount, Standing } from '../parts'
+import { query } from '../query'
+
+const countedOn = (counts: readonly DayCount[], horseId: string, day: string): number =>
+  counts.find((count) => count.horseId === horseId && count.day === day)?.answers ?? 0
+
+/** Today's running order with each horse's plan. */
+export const today = query(
+  'today',
+  ['horses', 'toldToday', 'answersPerDay'],
+  ({ horses, toldToday, answersPerDay }, { today: day }) => ({
+    day,
+    rows: horses.flatMap((horse) => {
+      const told = toldToday.get(horse.id)
+      return told ? [{ horse, ...told, answersToday: countedOn(answersPerDay, horse.id, day) }] : []
+    }),
+    gone: horses.filter(({ archived }) => archived !== null),
+  }),
+)
+
+const STALE_FROM_DAYS = 10
+const WEEK_DAYS = 7
+
+/** What of a horse is going stale, the longest left first. */
+const goingStale = ({ program, views }: Standing, day: string) =>
+  trackRows(views)
+    .flatMap(({ step, side, view }) => {
+      const since = view.lastDay === null ? 0 : daysBetween(view.lastDay, day)
+      const matters = view.state === 'rusty' || (view.state === 'solid' && since >= STALE_FROM_DAYS)
+      return matters ? [{ name: program.steps.find(({ key }) => key === step)!.name, side, days: since }] : []
+    })
+    .sort((a, b) => b.days - a.days)
+
+/** Who worked in the last seven days, and what goes stale. */
+export const week = query('week', ['standings', 'answersPerDay'], ({ standings, answersPerDay }, asked) => {
+  const days = Array.from({ length: WEEK_DAYS }, (_, i) => addDays(asked.today, i - WEEK_DAYS + 1))
+  return {
+    days,
+    rows: standings
+      .filter(({ horse }) => horse.archived === null)
+      .map((standing) => ({
+        horseId: standing.horse.id,
+        horseName: standing.name,
+        days: days.map((day) => ({ day, answers: countedOn(answersPerDay, standing.horse.id, day) })),
+        goingStale: goingStale(standing, asked.today),
+      })),
+  }
+})
