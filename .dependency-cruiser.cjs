@@ -1,9 +1,10 @@
-/** Arrows point down only: e2e > web, server, demo, stand-ins > use-cases > contract > core. */
+/** Arrows point down only: e2e > web > device; web, device, server, demo, stand-ins > use-cases > contract > core. */
 const below = {
-  core: ['^(contract|use-cases|server|web|demo|stand-ins|e2e)/'],
-  contract: ['^(use-cases|server|web|demo|stand-ins|e2e)/'],
-  'use-cases': ['^(server|web|demo|stand-ins|e2e)/'],
-  server: ['^(web|demo|stand-ins|e2e)/'],
+  core: ['^(contract|use-cases|device|server|web|demo|stand-ins|e2e)/'],
+  contract: ['^(use-cases|device|server|web|demo|stand-ins|e2e)/'],
+  'use-cases': ['^(device|server|web|demo|stand-ins|e2e)/'],
+  device: ['^(server|web|demo|stand-ins|e2e)/'],
+  server: ['^(device|web|demo|stand-ins|e2e)/'],
   web: ['^(server|demo|stand-ins|e2e)/'],
   demo: ['^(server|web|stand-ins|e2e)/'],
   'stand-ins': ['^(core|server|web|demo|e2e)/'],

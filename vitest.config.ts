@@ -10,6 +10,7 @@ export default defineConfig({
       project('core', ['core/**/*.test.ts'], { testTimeout: 240_000 }),
       project('contract', ['contract/**/*.test.ts']),
       project('use-cases', ['use-cases/**/*.test.ts']),
+      project('device', ['device/**/*.test.ts'], { testTimeout: 60_000 }),
       project('server', ['server/**/*.test.ts'], {
         globalSetup: ['server/tests/cluster.ts'],
         testTimeout: 180_000,

@@ -12,6 +12,7 @@ const PRODUCT = {
     'core/src',
     'contract/src',
     'use-cases/src',
+    'device/src',
     'server/src',
     'web/src',
     'web/public',

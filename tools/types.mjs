@@ -6,6 +6,7 @@ const projects = [
   'core/tsconfig.test.json',
   'contract',
   'use-cases',
+  'device',
   'server',
   'demo',
   'web',

@@ -1,7 +1,7 @@
 import type { KeptAnswer, NewAnswer, Session } from '@still-pine/contract'
 import type { Calm, Grade, Side } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
-import { PLAIN_ANSWER } from '../offline/plain-answer'
+import { PLAIN_ANSWER } from '@still-pine/device'
 import { keepHere } from '../offline/keep'
 
 const now = (): string => new Date().toISOString()

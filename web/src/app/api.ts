@@ -23,7 +23,7 @@ import type {
 import { withSafety, type Program } from '@still-pine/core/program'
 import { onDeviceToo } from '../offline/base-query'
 import { heard, notHeard } from '../offline/sync-slice'
-import { forgetCopies, personHere } from '../offline/who'
+import { forgetCopies, personHere } from '@still-pine/device'
 import { readHere } from '../threads/reader'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 

@@ -1,7 +1,7 @@
 import { FirstRun } from '@still-pine/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm } from 'react-hook-form'
-import { deviceTold } from '../offline/who'
+import { deviceTold } from '@still-pine/device'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
 import { useFirstRunMutation, wordsFor } from './api'

@@ -1,5 +1,5 @@
 import { useLiveQuery } from '../offline/use-live-query'
-import { device } from '../offline/device'
+import { device } from '@still-pine/device'
 import { howLong } from '../offline/sync-slice'
 import { useNow } from '../ui/use-now'
 import { clock, longDay } from '../ui/words'

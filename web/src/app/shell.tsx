@@ -2,7 +2,7 @@ import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-
 import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
-import { drainFor } from '../offline/drain'
+import { drainFor } from '@still-pine/device'
 import { syncChanged, syncWords } from '../offline/sync-slice'
 import { useCarrying, wasSent } from '../offline/use-carrying'
 import { useNow } from '../ui/use-now'

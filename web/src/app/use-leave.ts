@@ -1,6 +1,5 @@
 import { useNavigate } from 'react-router'
-import { paySignOut } from '../offline/send'
-import { forgetCopies, oweSignOut, wipe } from '../offline/who'
+import { forgetCopies, oweSignOut, paySignOut, wipe } from '@still-pine/device'
 import { api } from './api'
 import { useAppDispatch } from './store'
 

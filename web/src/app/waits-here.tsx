@@ -1,9 +1,6 @@
 import { count } from '@still-pine/core/answer'
-import { entriesOf } from '../offline/outbox'
-import { device } from '../offline/device'
+import { device, entriesOf, handOver, nameOf, waitingFile } from '@still-pine/device'
 import { useLiveQuery } from '../offline/use-live-query'
-import { handOver, waitingFile } from '../offline/waiting-file'
-import { nameOf } from '../offline/who'
 import { Button } from '../ui/button'
 
 const whoWaits = async () => {

@@ -1,6 +1,5 @@
 import type { BaseQueryApi, BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
-import { keepReply, keptReply } from './replies'
-import { paySignOut } from './send'
+import { keepReply, keptReply, paySignOut } from '@still-pine/device'
 
 type Ask = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError>
 

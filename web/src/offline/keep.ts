@@ -1,7 +1,7 @@
 import type { BatchItem } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import { toast } from 'sonner'
-import { keepWaiting } from './outbox'
+import { keepWaiting } from '@still-pine/device'
 
 /** Said where this device could not keep something; nothing on the screen pretends otherwise. */
 export const sayNotKept = (): void =>

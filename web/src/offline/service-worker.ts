@@ -1,8 +1,6 @@
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
-import { drainOnce } from './drain-once'
-import { BACKGROUND_TAG } from './turns'
-import { personHere } from './who'
+import { BACKGROUND_TAG, drainOnce, personHere } from '@still-pine/device/background'
 
 declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: { url: string; revision: string | null }[] }
 

@@ -1,4 +1,4 @@
-import { readEarly } from './early'
+import { readEarly } from '@still-pine/device'
 
 // The browser's own store is woken first, for that takes longest.
 void window.indexedDB?.databases?.().catch(() => undefined)

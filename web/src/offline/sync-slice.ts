@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { SyncState } from './drain'
+import type { SyncState } from '@still-pine/device'
 
 interface State extends SyncState {
   /** What waits has been counted in this page; before that nothing is said of it. */

@@ -1,10 +1,8 @@
 import { useEffect } from 'react'
 import { api, useTodayQuery } from '../app/api'
 import { store, useAppDispatch, useAppSelector } from '../app/store'
-import { carryHorse, type AskCarry } from './carry'
+import { type AskCarry, carryHorse, device, forgetOldReplies } from '@still-pine/device'
 import { readHere } from '../threads/reader'
-import { forgetOldReplies } from './replies'
-import { device } from './device'
 
 /** What was carried so lately is not asked for again without a reason. */
 const FRESH_MS = 10 * 60_000

@@ -2,9 +2,7 @@ import 'fake-indexeddb/auto'
 import { configureStore } from '@reduxjs/toolkit'
 import type { NewAnswer } from '@still-pine/contract'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { device } from '../offline/device'
-import { takeReady } from '../offline/outbox'
-import { PLAIN_ANSWER } from '../offline/plain-answer'
+import { device, PLAIN_ANSWER, takeReady } from '@still-pine/device'
 import {
   correctGrade,
   keepAnswer,

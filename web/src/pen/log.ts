@@ -3,9 +3,8 @@ import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
 import { arrangedFor } from '../before/arrange/arrangement'
-import { device } from '../offline/device'
+import { amendWaiting, device, keepWaiting, withdrawWaiting } from '@still-pine/device'
 import { sayNotKept, sayWhileSlow } from '../offline/keep'
-import { amendWaiting, keepWaiting, withdrawWaiting } from '../offline/outbox'
 import type { AppThunk } from '../app/thunk'
 import {
   answered,

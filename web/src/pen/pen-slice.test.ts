@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_ANSWER } from '../offline/plain-answer'
+import { PLAIN_ANSWER } from '@still-pine/device'
 import {
   aimed,
   answered,

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { canKeep } from '../offline/room'
+import { canKeep } from '@still-pine/device'
 
 /** Whether this device keeps what is logged; `null` until it is known. */
 export const useCanKeep = (): boolean | null => {

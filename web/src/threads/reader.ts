@@ -1,5 +1,5 @@
+import { knownHere } from '@still-pine/device'
 import { wrap, type Remote } from 'comlink'
-import { isWorkedOut, knownHere } from '../offline/here/known'
 import type { Reading } from './reader.worker'
 
 let started: Remote<Reading> | undefined
@@ -11,8 +11,5 @@ const workOut = (key: string): Promise<unknown> => {
 }
 
 /** Reads an answer from this device; `undefined` where it is not known here. */
-export const readHere = async (key: string): Promise<unknown> => {
-  const known = await knownHere(key, Date.now())
-  if (known !== undefined) return known
-  return isWorkedOut(key) ? workOut(key) : undefined
-}
+export const readHere = async (key: string): Promise<unknown> =>
+  (await knownHere(key, Date.now())) ?? workOut(key)

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { Reader } from '../offline/here/reader'
+import { Reader } from '@still-pine/device/replica'
 
 /** Reads what lies on this device away from the page: a long history takes a second to judge on a slow phone. */
 const reader = new Reader()

@@ -1,9 +1,8 @@
 import { count } from '@still-pine/core/answer'
 import { useState } from 'react'
 import { useLeave } from '../../app/use-leave'
-import { entriesOf } from '../../offline/outbox'
+import { entriesOf, handOver, waitingFile } from '@still-pine/device'
 import { useLiveQuery } from '../../offline/use-live-query'
-import { handOver, waitingFile } from '../../offline/waiting-file'
 import { Button } from '../../ui/button'
 import { Sheet } from '../../ui/sheet'
 

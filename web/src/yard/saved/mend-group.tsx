@@ -4,8 +4,15 @@ import type { TodayRow } from '@still-pine/contract'
 import { useState } from 'react'
 import { Picker, RungPicker, SidePicker } from '../../after/pickers'
 import { useProgramQuery } from '../../app/api'
-import { sendMended, type Waiting } from '../../offline/outbox'
-import { asAnswerTo, ofHorse, saidAt, shifted, type Remedy } from '../../offline/remedies'
+import {
+  asAnswerTo,
+  ofHorse,
+  type Remedy,
+  saidAt,
+  sendMended,
+  shifted,
+  type Waiting,
+} from '@still-pine/device'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 

@@ -1,6 +1,6 @@
 import { useMeQuery, useTodayQuery } from '../../app/api'
 import { useAppSelector } from '../../app/store'
-import { entriesOf, isReadable } from '../../offline/outbox'
+import { entriesOf, isReadable } from '@still-pine/device'
 import { syncWords } from '../../offline/sync-slice'
 import { useLiveQuery } from '../../offline/use-live-query'
 import { useNow } from '../../ui/use-now'

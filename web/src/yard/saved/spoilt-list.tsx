@@ -1,6 +1,5 @@
 import { count } from '@still-pine/core/answer'
-import { letGo, type Waiting } from '../../offline/outbox'
-import { handOver } from '../../offline/waiting-file'
+import { handOver, letGo, type Waiting } from '@still-pine/device'
 import { Button } from '../../ui/button'
 
 /** What lies here and cannot be read any more: a fault of the disk, or of a version that is gone. */

@@ -1,6 +1,5 @@
 import type { TodayRow } from '@still-pine/contract'
-import type { Waiting } from '../../offline/outbox'
-import { bySession, saidAt } from '../../offline/remedies'
+import { bySession, saidAt, type Waiting } from '@still-pine/device'
 import { clock, longDay } from '../../ui/words'
 import { groupWords, itemWords } from './item-words'
 

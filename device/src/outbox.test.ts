@@ -13,7 +13,7 @@ import {
   takeReady,
   withdrawWaiting,
 } from './outbox'
-import { device } from './device'
+import { device } from './store'
 import { PLAIN_ANSWER } from './plain-answer'
 
 const ME = 'me'

@@ -1,9 +1,9 @@
 import { TZDate } from '@date-fns/tz'
 import type { Line, Me } from '@still-pine/contract'
 import { format } from 'date-fns'
-import { device, type Waiting } from '../device'
-import { isReadable } from '../outbox'
-import { keptReply } from '../replies'
+import { device, type Waiting } from './store'
+import { isReadable } from './outbox'
+import { keptReply } from './replies'
 
 export const dayInZone =
   (timeZone: string) =>
@@ -46,9 +46,3 @@ export const knownHere = async (key: string, now: number): Promise<unknown> => {
   const me = await meHere(now)
   return me && lineKnown(me, horseId)
 }
-
-/** The questions whose answers are worked out from what lies here, on the worker. */
-export const isWorkedOut = (key: string): boolean =>
-  /^(today$|sessions\b|horses\/[^/?]+\/(line(\?on=[\d-]+)?|worked|checks|incidents|steps\/[^/?]+\/(answers|evidence)|evidence)$)/.test(
-    key,
-  )

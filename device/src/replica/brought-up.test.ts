@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Carried } from '../device'
+import type { Carried } from '../store'
 import { broughtUp } from './brought-up'
 
 const ID = '01a0b97b-e660-7000-8000-00cfc514984f'

@@ -1,6 +1,6 @@
 import type { BatchItem } from '@still-pine/contract'
 import type { Side } from '@still-pine/core/answer'
-import type { Waiting } from './device'
+import type { Waiting } from './store'
 
 /** What a person can do about a refused entry besides letting it go. */
 export type Remedy = 'horse' | 'answer' | 'time' | 'again'

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { describe, expect, it } from 'vitest'
-import { Device } from './device'
+import { Device } from './store'
 
 const AT = '2026-05-14T09:00:00.000Z'
 const answer = { id: 'a', horseId: 'sedge', sessionId: 's', at: AT, grade: 1 }

@@ -1,4 +1,4 @@
-import { device, OWED, PERSON, type KeptReply } from './device'
+import { device, OWED, PERSON, type KeptReply } from './store'
 
 /** What the first page is made from, as it lies on this device. */
 interface Early {

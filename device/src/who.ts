@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { device, DEVICE, OWED, PERSON } from './device'
+import { device, DEVICE, OWED, PERSON } from './store'
 import { earlySignOutOwed, forgetEarly } from './early'
 
 const valueOf = async (key: string): Promise<unknown> => (await device.facts.get(key))?.value

@@ -10,7 +10,7 @@ import {
   takeReady,
   withdrawWaiting,
 } from './outbox'
-import { device } from './device'
+import { device } from './store'
 
 const ME = 'me'
 

@@ -1,8 +1,8 @@
 import type { BatchItem } from '@still-pine/contract'
-import { asLast, device, type Waiting } from './device'
+import { asLast, device, type Waiting } from './store'
 import { withRoom } from './room'
 
-export type { Waiting } from './device'
+export type { Waiting } from './store'
 
 type Entry = Omit<Waiting, 'order' | 'refused' | 'keptAt'>
 

@@ -1,4 +1,4 @@
-import { device, type KeptReply } from './device'
+import { device, type KeptReply } from './store'
 import { earlyReply, forgetEarly } from './early'
 import { personHere, rememberPerson } from './who'
 

@@ -1,4 +1,4 @@
-import { device } from './device'
+import { device } from './store'
 
 /** The device has no room for an answer, or keeps nothing at all. */
 export class NotKept extends Error {

@@ -1,13 +1,16 @@
-import type { CarriedAnswer } from '@still-pine/contract'
+import type { CarriedAnswer, Me } from '@still-pine/contract'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { FEET_FIRST } from '@still-pine/core/program'
-import { replayHorse, viewsOf } from '@still-pine/core/readiness'
+import { replayHorse, viewsOf, type Facts } from '@still-pine/core/readiness'
+import { readWith } from '@still-pine/use-cases'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Carried, Waiting } from '../device'
+import type { Carried, Waiting } from '../store'
 import { PLAIN_ANSWER } from '../plain-answer'
 import { historyOf } from './history'
-import { factsHere, Replays, type HorseHere } from './judged'
+import type { HorseHere } from './horse-here'
+import { loadersOf } from './loaders'
+import { Replays } from './replays'
 
 const dayIn = (at: string): string => at.slice(0, 10)
 const at = (minute: number): string =>
@@ -126,20 +129,28 @@ describe('tracks worked out here', () => {
   })
 })
 
+const factsHere = (horse: HorseHere, on: string): Promise<Facts> => {
+  const me = { person: { id: 'me' } } as Me
+  const here = { me, replays: new Replays(), horseOf: async () => horse, lineOf: async () => undefined }
+  const who = { yardId: 'y', personId: 'me', role: 'starter' as const, deviceId: null }
+  const asking = { who, now: new Date(at(0)), today: on, on, named: { horseId: 'h' } }
+  return readWith(loadersOf(here), asking)('facts')
+}
+
 describe('what the stops read', () => {
   const confirmed = (order: number, list: string[], day = '2026-05-14') =>
     waits(order, { do: 'confirm', id: `w${order}`, horseId: 'h', day, confirmed: list })
 
-  it('is the newest word given here, and the server’s only on its own day', () => {
+  it('is the newest word given here, and the server’s only on its own day', async () => {
     const c = carried([], { confirmed: ['helmet'] })
-    expect(factsHere(here(c, []), '2026-05-14').confirmed).toEqual(['helmet'])
-    expect(factsHere(here(c, []), '2026-05-15').confirmed).toEqual([])
+    expect((await factsHere(here(c, []), '2026-05-14')).confirmed).toEqual(['helmet'])
+    expect((await factsHere(here(c, []), '2026-05-15')).confirmed).toEqual([])
     const said = [confirmed(1, ['helper']), confirmed(2, ['helper', 'helmet'])]
-    expect(factsHere(here(c, said), '2026-05-14').confirmed).toEqual(['helper', 'helmet'])
-    expect(factsHere(here(c, said), '2026-05-15').confirmed).toEqual([])
+    expect((await factsHere(here(c, said), '2026-05-14')).confirmed).toEqual(['helper', 'helmet'])
+    expect((await factsHere(here(c, said), '2026-05-15')).confirmed).toEqual([])
   })
 
-  it('has an incident of this device beside those that are known', () => {
+  it('has an incident of this device beside those that are known', async () => {
     const incident = {
       kind: 'kick',
       on: '2026-05-14',
@@ -150,7 +161,7 @@ describe('what the stops read', () => {
       before: '',
       after: '',
     }
-    const facts = factsHere(
+    const facts = await factsHere(
       here(carried([]), [waits(1, { do: 'incident', id: 'i', horseId: 'h', incident })]),
       '2026-05-14',
     )

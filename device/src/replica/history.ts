@@ -1,5 +1,5 @@
 import type { CarriedAnswer } from '@still-pine/contract'
-import type { Carried, Waiting } from '../device'
+import type { Carried, Waiting } from '../store'
 
 /** An answer of a horse as this device knows it. */
 export interface AnswerHere extends CarriedAnswer {

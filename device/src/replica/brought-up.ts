@@ -1,5 +1,5 @@
 import { Check, Incident, PutIncident, type Horse } from '@still-pine/contract'
-import type { Carried } from '../device'
+import type { Carried } from '../store'
 
 const NOT_TOLD: Pick<Horse, 'estimate' | 'feral' | 'bitted' | 'heightCm' | 'archived'> = {
   estimate: null,

@@ -1,7 +1,7 @@
 import type { KeptAnswer, Session } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import type { AnswerHere } from './history'
-import type { HorseHere } from './judged'
+import type { HorseHere } from './horse-here'
 
 const asKept = (horseId: string, { waits: _waits, seq: _seq, ...answer }: AnswerHere): KeptAnswer => ({
   ...answer,

@@ -2,7 +2,7 @@ import { BatchItem } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
-import type { Waiting } from './device'
+import type { Waiting } from './store'
 import { PLAIN_ANSWER } from './plain-answer'
 import { asAnswerTo, bySession, ofHorse, remedyFor, saidAt, shifted } from './remedies'
 

@@ -1,4 +1,4 @@
-import type { Waiting } from './device'
+import type { Waiting } from './store'
 
 /** What waits on this device as a file of its own: JSON, an item a line of the batch it would be sent in. */
 export const waitingFile = (entries: readonly Waiting[], personName: string, now: Date): Blob => {

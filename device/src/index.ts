@@ -1,0 +1,32 @@
+export { carryHorse, type AskCarry } from './carry'
+export { drainFor, type SyncState } from './drain'
+export { readEarly } from './early'
+export { knownHere } from './known'
+export {
+  amendWaiting,
+  entriesOf,
+  isReadable,
+  keepWaiting,
+  letGo,
+  refusedEntries,
+  sendMended,
+  takeReady,
+  withdrawWaiting,
+} from './outbox'
+export { PLAIN_ANSWER } from './plain-answer'
+export {
+  asAnswerTo,
+  bySession,
+  ofHorse,
+  remedyFor,
+  saidAt,
+  sessionOf,
+  shifted,
+  type Remedy,
+} from './remedies'
+export { forgetOldReplies, keepReply, keptReply } from './replies'
+export { canKeep, makeRoom } from './room'
+export { paySignOut } from './send'
+export { device, type Draft, type Waiting } from './store'
+export { handOver, waitingFile } from './waiting-file'
+export { deviceTold, forgetCopies, nameOf, oweSignOut, personHere, wipe } from './who'

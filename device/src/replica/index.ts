@@ -1,0 +1,1 @@
+export { Reader } from './reader'

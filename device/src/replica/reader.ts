@@ -1,0 +1,74 @@
+import { routes, type Me, type ReplyOf } from '@still-pine/contract'
+import { withSafety, type Program } from '@still-pine/core/program'
+import { answer, queries, Refusal, type Asked, type QueryName } from '@still-pine/use-cases'
+import { bodyOf, dayInZone, lineKey, lineKnown, meHere, waitingFor } from '../known'
+import { keepReply } from '../replies'
+import { device } from '../store'
+import { broughtUp } from './brought-up'
+import { historyOf } from './history'
+import type { HorseHere } from './horse-here'
+import { loadersOf, type Here } from './loaders'
+import { Replays } from './replays'
+import { readRouteAt } from './route-at'
+
+const isQuery = (name: string): name is QueryName => name in queries
+
+/** Answers what the server would be asked from what lies on this device; `undefined` where it is not known here. */
+export class Reader {
+  private readonly replays = new Replays()
+
+  /** `address` is the path and query of a question, without the slash it begins with. */
+  async read(address: string, now: number): Promise<unknown> {
+    const found = readRouteAt(address)
+    const me = await meHere(now)
+    if (!me || !found || !isQuery(found.name)) return undefined
+    const { name } = found
+    const params = routes[name].params.safeParse(found.params)
+    const query = routes[name].query.safeParse(found.query)
+    if (!params.success || !query.success) return undefined
+    const line = name === 'line' && address === lineKey(found.params.horseId!)
+    if (line) return this.lineOf(me, found.params.horseId!, now)
+    return this.ask(me, now, name, { ...params.data, ...query.data })
+  }
+
+  private async ask<N extends QueryName>(me: Me, now: number, name: N, named: object): Promise<unknown> {
+    const here: Here = {
+      me,
+      replays: this.replays,
+      horseOf: (horseId) => this.horseOf(me, horseId),
+      lineOf: (horseId) => this.lineOf(me, horseId, now),
+    }
+    const { today, person, yard } = me
+    const who = { yardId: yard.id, personId: person.id, role: person.role, deviceId: null }
+    const asked = { who, now: new Date(now), today, on: today, ...onDay(named), named }
+    try {
+      return await answer(name, loadersOf(here), asked as unknown as Asked<N>)
+    } catch (error) {
+      if (error instanceof Refusal) return undefined
+      throw error
+    }
+  }
+
+  private async horseOf(me: Me, horseId: string): Promise<HorseHere | undefined> {
+    const found = await device.carried.get([me.person.id, horseId])
+    if (!found) return undefined
+    const carried = broughtUp(found)
+    const program = await bodyOf<{ program: Program }>(`programs/${carried.horse.programId}`)
+    if (!program) return undefined
+    const waiting = await waitingFor(me.person.id, horseId)
+    const history = historyOf(carried, waiting, me.person, dayInZone(me.yard.timeZone))
+    return { carried, waiting, program: withSafety(program.program), history }
+  }
+
+  /** Today's Line of a horse, kept until something is added to it. */
+  private async lineOf(me: Me, horseId: string, now: number): Promise<ReplyOf<'line'> | undefined> {
+    const known = await lineKnown(me, horseId)
+    if (known) return known
+    const line = (await this.ask(me, now, 'line', { horseId })) as ReplyOf<'line'> | undefined
+    if (line) await keepReply(lineKey(horseId), line, now)
+    return line
+  }
+}
+
+const onDay = (named: { readonly on?: string }): { readonly on?: string } =>
+  named.on === undefined ? {} : { on: named.on }

@@ -1,0 +1,35 @@
+import type { Day } from '@still-pine/core/answer'
+import { STANDARD_MODEL } from '@still-pine/core/belief'
+import type { Program } from '@still-pine/core/program'
+import { recordsWith, replayHorse, type Records } from '@still-pine/core/readiness'
+import type { AnswerHere } from './history'
+import type { HorseHere } from './horse-here'
+
+/** Tracks from a history, left off where the server's answers end so that one logged here costs one update. */
+export class Replays {
+  private readonly known = new Map<string, { readonly ids: string; readonly records: Records }>()
+
+  constructor(private readonly most = 12) {}
+
+  of({ carried, program, history }: HorseHere, on: Day): Records {
+    const upTo = history.filter(({ day }) => day <= on)
+    const firstHere = upTo.findIndex(({ waits }) => waits)
+    const base = firstHere === -1 ? upTo : upTo.slice(0, firstHere)
+    // An answer never changes under its id, so the ids say which history this is.
+    const ids = [carried.horse.programId, ...base.map(({ id }) => id)].join()
+    const records = new Map(this.baseOf(carried.horseId, ids, program, base))
+    for (const answer of upTo.slice(base.length)) recordsWith(STANDARD_MODEL, program, records, answer)
+    return records
+  }
+
+  private baseOf(horseId: string, ids: string, program: Program, base: readonly AnswerHere[]): Records {
+    const found = this.known.get(horseId)
+    if (found?.ids === ids) return found.records
+    const records = replayHorse(STANDARD_MODEL, program, base)
+    this.known.delete(horseId)
+    this.known.set(horseId, { ids, records })
+    const [oldest] = this.known.keys()
+    if (this.known.size > this.most) this.known.delete(oldest!)
+    return records
+  }
+}
