@@ -1,4 +1,14 @@
 export { answer } from './answer'
+export {
+  changeOf,
+  clockOff,
+  type AnswerToKeep,
+  type Change,
+  type Moment,
+  type SessionToKeep,
+} from './batch/change'
+export { decideAll, type BatchParts, type KnownAnswer, type Verdict } from './batch/decide'
+export { fold, type HorseFile, type SessionTold } from './batch/fold'
 export { COMPOSED, judgeNow } from './composed'
 export {
   factsFrom,
@@ -15,3 +25,12 @@ export { queries } from './queries'
 export type { Asked, QueryName, Reply } from './query'
 export { readWith, type Asking, type Loaders, type Named, type Read, type Who } from './reading'
 export { notFound, Refusal, refusedFor } from './refusal'
+export {
+  dayFault,
+  isLongAgo,
+  LONGEST_LIFE_YEARS,
+  pastDayFault,
+  timeFault,
+  type Born,
+  type Clock,
+} from './times'

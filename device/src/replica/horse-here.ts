@@ -1,57 +1,70 @@
-import { PutIncident, type BatchItem, type Incident } from '@still-pine/contract'
+import { PutIncident, type BatchItem, type Me, type Session } from '@still-pine/contract'
 import type { Day } from '@still-pine/core/answer'
 import { offLeadFrom } from '@still-pine/core/counters'
-import type { Confirmation } from '@still-pine/core/facts'
 import type { Program } from '@still-pine/core/program'
+import { changeOf, fold, type HorseFile, type Moment } from '@still-pine/use-cases'
+import { dayInZone } from '../known'
 import type { Carried, Waiting } from '../store'
-import type { AnswerHere } from './history'
 
-/** All that is known here of one horse. */
-export interface HorseHere {
+export type AnswerHere = HorseFile['history'][number]
+
+/** All that is known here of one horse: what the server had, and over it what waits on this device. */
+export interface HorseHere extends HorseFile {
   readonly carried: Carried
-  readonly waiting: readonly Waiting[]
   readonly program: Program
-  readonly history: readonly AnswerHere[]
+  /** Its sessions as the server told them. */
+  readonly told: readonly Session[]
 }
 
-type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
+/** Answers put in on this device come after all that the server has numbered. */
+const AFTER_ALL = Number.MAX_SAFE_INTEGER / 2
 
-const waitingItems = <Kind extends BatchItem['do']>(
-  waiting: readonly Waiting[],
-  kind: Kind,
-): readonly Item<Kind>[] =>
-  waiting.flatMap(({ item, refused }) => (item.do === kind && !refused ? [item as Item<Kind>] : []))
+/** Not yet with the server. */
+export const waits = ({ seq }: AnswerHere): boolean => seq >= AFTER_ALL
 
-/** The incidents of a horse, as the server knows them and as they were recorded or corrected here since. */
-export const incidentsHere = ({
-  carried,
-  waiting,
-}: Pick<HorseHere, 'carried' | 'waiting'>): readonly Incident[] => {
-  const known = new Map(carried.incidents.map((one) => [one.id, one]))
-  for (const { id, incident } of waitingItems(waiting, 'incident')) {
-    const { because: _because, withdrawn, ...wording } = PutIncident.parse(incident)
-    known.set(id, {
-      id,
-      ...wording,
-      withdrawn:
-        withdrawn === null ? null : { at: new Date(0).toISOString(), byName: '', because: withdrawn },
-      earlier: known.get(id)?.earlier ?? [],
-    })
+/** An item as it is written now: an older app on this device may have put in an incident as it was told then. */
+const asNow = (item: BatchItem): BatchItem =>
+  item.do === 'incident' ? { ...item, incident: PutIncident.parse(item.incident) } : item
+
+interface Known {
+  readonly carried: Carried
+  readonly program: Program
+  readonly told: readonly Session[]
+  readonly waiting: readonly Waiting[]
+}
+
+/** A horse with what waits for it here: each item changes its file as it will change the server's. */
+export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, now: Date): HorseHere => {
+  const dayIn = dayInZone(me.yard.timeZone)
+  const moment: Moment = {
+    who: { personId: me.person.id, role: me.person.role },
+    now,
+    today: me.today,
+    dayIn: (at) => dayIn(at.getTime()),
+    clockOffMs: 0,
   }
-  return [...known.values()]
+  const fromServer: HorseFile = {
+    history: carried.answers,
+    incidents: carried.incidents,
+    // What was confirmed holds for its own day alone.
+    confirmed: new Map([[carried.day, carried.confirmed]]),
+    sessions: new Map(told.map((session) => [session.id, session])),
+  }
+  const file = waiting
+    .filter(({ refused }) => refused === undefined)
+    .reduce(
+      (so, { item, order }) =>
+        fold(so, changeOf(asNow(item), moment), { personName: me.person.name, seq: AFTER_ALL + order }),
+      fromServer,
+    )
+  return { ...file, carried, program, told }
 }
 
 /** Days on which a horse was ridden off the lead, after a day. */
-export const ridesHere = (program: Program, history: readonly AnswerHere[], since: Day | null): number => {
+export const ridesHere = ({ program, history }: HorseHere, since: Day | null): number => {
   const offLead = new Map(offLeadFrom(program).map(({ step, mark }) => [step, mark]))
   const days = history
     .filter(({ uncued, step, rung }) => !uncued && rung >= (offLead.get(step) ?? Infinity))
     .map(({ day }) => day)
   return new Set(days.filter((day) => since === null || day > since)).size
-}
-
-/** What was confirmed at the pen on a day: the newest word given here, and the server's only on its own day. */
-export const confirmedHere = ({ carried, waiting }: HorseHere, on: Day): readonly Confirmation[] => {
-  const said = waitingItems(waiting, 'confirm').findLast(({ day }) => day === on)
-  return said?.confirmed ?? (carried.day === on ? carried.confirmed : [])
 }

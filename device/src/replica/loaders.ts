@@ -1,4 +1,4 @@
-import type { EvidenceSession, Line, Me, ReplyOf, Session } from '@still-pine/contract'
+import type { EvidenceSession, Line, Me, ReplyOf } from '@still-pine/contract'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { withSafety, type Program } from '@still-pine/core/program'
 import { viewsOf } from '@still-pine/core/readiness'
@@ -17,7 +17,7 @@ import {
 } from '@still-pine/use-cases'
 import { bodyOf } from '../known'
 import { device } from '../store'
-import { confirmedHere, incidentsHere, ridesHere, type HorseHere } from './horse-here'
+import { ridesHere, type HorseHere } from './horse-here'
 import type { Replays } from './replays'
 import { answersOfSessionHere, answersOfStepHere, sessionsHere } from './sessions'
 import { spotsHere } from './spots'
@@ -56,9 +56,6 @@ const ONLY_THERE = {
   carriedPage: UNKNOWN,
 } satisfies Partial<Record<PartName, unknown>>
 
-const toldSessions = async (horseId: string): Promise<readonly Session[]> =>
-  (await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horseId}`))?.sessions ?? []
-
 /** The horse a session is of: of those carried, the one that answered in it. */
 const horseOfSession = async ({ me, horseOf }: Here, sessionId: string): Promise<string> => {
   const all = await device.carried.where('personId').equals(me.person.id).toArray()
@@ -78,7 +75,7 @@ export const loadersOf = (here: Here): Loaders => {
     horses.set(horseId, known)
     return known
   }
-  const steps = new Map<string, Promise<StepHere>>()
+  const steps = new Map<string, StepHere>()
 
   const horseIdOf = async ({ named }: Asking): Promise<string> =>
     named.horseId ?? (named.sessionId === undefined ? notKnownHere() : horseOfSession(here, named.sessionId))
@@ -88,22 +85,16 @@ export const loadersOf = (here: Here): Loaders => {
     async (read: Read, asking: Asking): Promise<T> =>
       make((await horseHere(await horseIdOf(asking))) ?? notKnownHere(), asking, read)
 
-  const sessionsOf = async (horse: HorseHere): Promise<readonly Session[]> =>
-    sessionsHere(horse, await toldSessions(horse.carried.horseId))
-
   // Of sessions older than those this device was told, it knows no circumstances.
-  const oldestFirst = async (horse: HorseHere): Promise<readonly EvidenceSession[]> =>
-    (await sessionsOf(horse)).toReversed()
+  const oldestFirst = (horse: HorseHere): readonly EvidenceSession[] => sessionsHere(horse).toReversed()
 
   const ofStep = <P extends keyof StepHere>(part: P) =>
-    ofHorse(async (horse, { named, today }): Promise<StepHere[P]> => {
+    ofHorse((horse, { named, today }): StepHere[P] => {
       const step = named.step ?? notKnownHere()
       const key = `${horse.carried.horseId}/${step}`
-      const made =
-        steps.get(key) ??
-        oldestFirst(horse).then((sessions) => stepHere(horse, { step, on: today, sessions }))
+      const made = steps.get(key) ?? stepHere(horse, { step, on: today, sessions: oldestFirst(horse) })
       steps.set(key, made)
-      return (await made)[part]
+      return made[part]
     })
 
   const toldBefore = async (): Promise<ReplyOf<'today'>> => (await bodyOf('today')) ?? notKnownHere()
@@ -140,19 +131,14 @@ export const loadersOf = (here: Here): Loaders => {
     horse: ofHorse(({ carried }) => carried.horse),
     program: ofHorse(({ program }) => program),
     checks: ofHorse(({ carried }) => carried.checks),
-    incidents: ofHorse(incidentsHere),
-    confirmed: ofHorse((horse, { on }) => confirmedHere(horse, on)),
+    incidents: ofHorse(({ incidents }) => incidents),
+    confirmed: ofHorse(({ confirmed }, { on }) => confirmed.get(on) ?? []),
     overrules: ofHorse(({ carried }, { on }) => (carried.day === on ? carried.overrules : [])),
     known: ofHorse(({ carried }) => carried.known ?? []),
     block: ofHorse(({ carried }) => carried.block ?? null),
-    rides: ofHorse(async ({ program, history }, _asking, read) =>
-      ridesHere(program, history, lastClosed(await read('incidents'))),
-    ),
+    rides: ofHorse((horse) => ridesHere(horse, lastClosed(horse.incidents))),
     week: ofHorse(({ history }, { on }) =>
-      workedHere(
-        history.filter(({ day }) => day >= weekBefore(on) && day < on),
-        [],
-      ),
+      workedHere(history.filter(({ day }) => day >= weekBefore(on) && day < on)),
     ),
     workDays: ofHorse(
       ({ history }, { on }) => new Set(history.map(({ day }) => day).filter((day) => day <= on)).size,
@@ -160,7 +146,7 @@ export const loadersOf = (here: Here): Loaders => {
     views: ofHorse((horse, { on }) => viewsOf(STANDARD_MODEL, horse.program, replays.of(horse, on), on)),
     judged: judgeNow,
     spots: ofHorse(({ history }) => spotsHere(history)),
-    worked: ofHorse(async ({ carried, history }) => workedHere(history, await toldSessions(carried.horseId))),
+    worked: ofHorse(({ history, sessions }) => workedHere(history, sessions)),
 
     history: ofHorse(({ history }) => history),
     historySessions: ofHorse(oldestFirst),
@@ -179,11 +165,11 @@ export const loadersOf = (here: Here): Loaders => {
     stepDrawn: ofHorse(({ history }, { named }) =>
       history.filter(({ step, uncued }) => step === named.step && !uncued),
     ),
-    stepSessions: ofHorse(async (horse, { named }) => {
+    stepSessions: ofHorse((horse, { named }) => {
       const asked = new Set(
         horse.history.filter(({ step }) => step === named.step).map(({ sessionId }) => sessionId),
       )
-      return (await oldestFirst(horse)).filter(({ id }) => asked.has(id))
+      return oldestFirst(horse).filter(({ id }) => asked.has(id))
     }),
     stepDays: ofStep('days'),
     stepBeliefs: ofStep('beliefs'),
@@ -192,12 +178,11 @@ export const loadersOf = (here: Here): Loaders => {
     sessions: async (read, asking) => {
       // The sessions of a day are those of many horses, of which not all need be carried.
       if (asking.named.horseId === undefined) return notKnownHere()
-      return ofHorse(sessionsOf)(read, asking)
+      return ofHorse(sessionsHere)(read, asking)
     },
-    session: ofHorse(async (horse, { named }) => {
-      const found = (await sessionsOf(horse)).find(({ id }) => id === named.sessionId)
-      return found ?? notKnownHere()
-    }),
+    session: ofHorse(
+      (horse, { named }) => sessionsHere(horse).find(({ id }) => id === named.sessionId) ?? notKnownHere(),
+    ),
     sessionAnswers: ofHorse((horse, { named }) =>
       answersOfSessionHere(horse, named.sessionId ?? notKnownHere()),
     ),

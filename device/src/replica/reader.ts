@@ -1,12 +1,11 @@
-import { routes, type Me, type ReplyOf } from '@still-pine/contract'
+import { routes, type Me, type ReplyOf, type Session } from '@still-pine/contract'
 import { withSafety, type Program } from '@still-pine/core/program'
 import { answer, queries, Refusal, type Asked, type QueryName } from '@still-pine/use-cases'
-import { bodyOf, dayInZone, lineKey, lineKnown, meHere, waitingFor } from '../known'
+import { bodyOf, lineKey, lineKnown, meHere, waitingFor } from '../known'
 import { keepReply } from '../replies'
 import { device } from '../store'
 import { broughtUp } from './brought-up'
-import { historyOf } from './history'
-import type { HorseHere } from './horse-here'
+import { horseHere, type HorseHere } from './horse-here'
 import { loadersOf, type Here } from './loaders'
 import { Replays } from './replays'
 import { readRouteAt } from './route-at'
@@ -35,7 +34,7 @@ export class Reader {
     const here: Here = {
       me,
       replays: this.replays,
-      horseOf: (horseId) => this.horseOf(me, horseId),
+      horseOf: (horseId) => this.horseOf(me, horseId, now),
       lineOf: (horseId) => this.lineOf(me, horseId, now),
     }
     const { today, person, yard } = me
@@ -49,15 +48,15 @@ export class Reader {
     }
   }
 
-  private async horseOf(me: Me, horseId: string): Promise<HorseHere | undefined> {
+  private async horseOf(me: Me, horseId: string, now: number): Promise<HorseHere | undefined> {
     const found = await device.carried.get([me.person.id, horseId])
     if (!found) return undefined
     const carried = broughtUp(found)
     const program = await bodyOf<{ program: Program }>(`programs/${carried.horse.programId}`)
     if (!program) return undefined
-    const waiting = await waitingFor(me.person.id, horseId)
-    const history = historyOf(carried, waiting, me.person, dayInZone(me.yard.timeZone))
-    return { carried, waiting, program: withSafety(program.program), history }
+    const told = await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horseId}`)
+    const known = { carried, program: withSafety(program.program), told: told?.sessions ?? [] }
+    return horseHere({ ...known, waiting: await waitingFor(me.person.id, horseId) }, me, new Date(now))
   }
 
   /** Today's Line of a horse, kept until something is added to it. */

@@ -2,8 +2,7 @@ import type { Day } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, type Records } from '@still-pine/core/readiness'
-import type { AnswerHere } from './history'
-import type { HorseHere } from './horse-here'
+import { waits, type AnswerHere, type HorseHere } from './horse-here'
 
 /** Tracks from a history, left off where the server's answers end so that one logged here costs one update. */
 export class Replays {
@@ -13,7 +12,7 @@ export class Replays {
 
   of({ carried, program, history }: HorseHere, on: Day): Records {
     const upTo = history.filter(({ day }) => day <= on)
-    const firstHere = upTo.findIndex(({ waits }) => waits)
+    const firstHere = upTo.findIndex(waits)
     const base = firstHere === -1 ? upTo : upTo.slice(0, firstHere)
     // An answer never changes under its id, so the ids say which history this is.
     const ids = [carried.horse.programId, ...base.map(({ id }) => id)].join()

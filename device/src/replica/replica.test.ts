@@ -7,8 +7,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Carried, Waiting } from '../store'
 import { PLAIN_ANSWER } from '../plain-answer'
-import { historyOf } from './history'
-import type { HorseHere } from './horse-here'
+import { horseHere, waits as isWaiting, type HorseHere } from './horse-here'
 import { loadersOf } from './loaders'
 import { Replays } from './replays'
 
@@ -70,13 +69,13 @@ const added = (order: number, minute: number, grade: number): Waiting => {
   return waits(order, { do: 'add', answer: { ...answer, id: `w${order}`, horseId: 'h' } })
 }
 
-const ME = { name: 'Ylva Tarn' }
-const here = (c: Carried, waiting: readonly Waiting[]): HorseHere => ({
-  carried: c,
-  waiting,
-  program: FEET_FIRST,
-  history: historyOf(c, waiting, ME, dayIn),
-})
+const ME = {
+  person: { id: 'me', name: 'Ylva Tarn', role: 'starter' },
+  yard: { timeZone: 'UTC' },
+  today: '2026-05-14',
+} as Me
+const here = (c: Carried, waiting: readonly Waiting[]): HorseHere =>
+  horseHere({ carried: c, program: FEET_FIRST, told: [], waiting }, ME, new Date(at(0)))
 
 describe('what this device knows of a horse', () => {
   it('is in the order it was given, whoever has it, less what was taken back and what was refused', () => {
@@ -85,7 +84,7 @@ describe('what this device knows of a horse', () => {
       waits(4, { do: 'void', id: 'v', answerId: 'c1-0-1', reason: 'r', at: at(11) }),
       { ...added(5, 12, 2), refused: { reason: 'no', path: '' } },
     ])
-    expect(history.map(({ id, waits: w, personName }) => [id, w, personName])).toEqual([
+    expect(history.map((answer) => [answer.id, isWaiting(answer), answer.personName])).toEqual([
       ['w3', true, 'Ylva Tarn'],
       ['c2-10-1', false, 'Runa Vik'],
     ])
@@ -130,8 +129,7 @@ describe('tracks worked out here', () => {
 })
 
 const factsHere = (horse: HorseHere, on: string): Promise<Facts> => {
-  const me = { person: { id: 'me' } } as Me
-  const here = { me, replays: new Replays(), horseOf: async () => horse, lineOf: async () => undefined }
+  const here = { me: ME, replays: new Replays(), horseOf: async () => horse, lineOf: async () => undefined }
   const who = { yardId: 'y', personId: 'me', role: 'starter' as const, deviceId: null }
   const asking = { who, now: new Date(at(0)), today: on, on, named: { horseId: 'h' } }
   return readWith(loadersOf(here), asking)('facts')

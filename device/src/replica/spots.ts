@@ -1,5 +1,5 @@
 import type { Spot } from '@still-pine/core/coverage'
-import type { AnswerHere } from './history'
+import type { AnswerHere } from './horse-here'
 
 const place = ({ step, side, rung, place: from, zone, moving }: AnswerHere): string =>
   [step, side, rung, from, zone, moving].join('/')

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PLAIN_ANSWER } from '../plain-answer'
-import type { AnswerHere } from './history'
+import type { AnswerHere } from './horse-here'
 import { workedHere } from './worked'
 
 const given = (minute: number, change: Partial<AnswerHere> = {}): AnswerHere => ({
@@ -18,7 +18,6 @@ const given = (minute: number, change: Partial<AnswerHere> = {}): AnswerHere => 
   replaces: null,
   personName: 'Runa Vik',
   ahead: false,
-  waits: false,
   ...change,
 })
 
@@ -33,7 +32,7 @@ describe('what a horse was worked, from what lies here', () => {
         given(5, { side: 'right' }),
         given(6, { sessionId: 't' }),
       ],
-      [{ id: 's', place: 'Round pen' } as never],
+      new Map([['s', { place: 'Round pen' }]]),
     )
     expect(
       rows.map(({ session, side, place, answers, clean, hardestRung }) => [

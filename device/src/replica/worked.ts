@@ -1,6 +1,7 @@
-import type { Session, Worked } from '@still-pine/contract'
+import type { Worked } from '@still-pine/contract'
+import type { SessionTold } from '@still-pine/use-cases'
 import { isCleanPass } from '@still-pine/core/answer'
-import type { AnswerHere } from './history'
+import type { AnswerHere } from './horse-here'
 
 const key = ({ sessionId, step, side }: AnswerHere): string => `${sessionId}/${step}/${side}`
 
@@ -21,11 +22,17 @@ const counted = (answers: readonly AnswerHere[], place: string | null): Worked =
   }
 }
 
+type Places = ReadonlyMap<string, Pick<SessionTold, 'place'>>
+
 /** The answers of a history counted by track and session, as the server counts them. */
-export const workedHere = (history: readonly AnswerHere[], told: readonly Session[]): readonly Worked[] => {
-  const places = new Map(told.map(({ id, place }) => [id, place]))
+export const workedHere = (
+  history: readonly AnswerHere[],
+  sessions: Places = new Map(),
+): readonly Worked[] => {
   const groups = new Map<string, AnswerHere[]>()
   for (const answer of history.filter(({ uncued }) => !uncued))
     groups.set(key(answer), [...(groups.get(key(answer)) ?? []), answer])
-  return [...groups.values()].map((answers) => counted(answers, places.get(answers[0]!.sessionId) ?? null))
+  return [...groups.values()].map((answers) =>
+    counted(answers, sessions.get(answers[0]!.sessionId)?.place ?? null),
+  )
 }

@@ -1,24 +1,8 @@
-import type {
-  CarriedAnswer,
-  EvidenceAnswer,
-  KeptAnswer,
-  NewAnswer,
-  StepAnswer,
-  Worked,
-} from '@still-pine/contract'
+import type { CarriedAnswer, EvidenceAnswer, KeptAnswer, StepAnswer, Worked } from '@still-pine/contract'
 import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
-import type { DayCount } from '@still-pine/use-cases'
+import type { AnswerToKeep, DayCount, KnownAnswer } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client } from './sql'
-
-/** An answer as it is written: with its corrected time and its day. */
-export interface AnswerToKeep extends Omit<NewAnswer, 'at'> {
-  readonly at: Date
-  readonly phoneAt: Date
-  readonly day: string
-  readonly ahead: boolean
-  readonly personId: string
-}
 
 export interface Evidence extends TrackedAnswer {
   readonly id: string
@@ -82,31 +66,37 @@ export const againstBetween = (client: Client, horseId: string, from: string, un
         group by a.day, a.step order by a.day, a.step limit 500`,
   )
 
-/** The horses whose answers these are. */
-export const horsesOfAnswers = async (client: Client, ids: readonly string[]): Promise<readonly string[]> =>
-  (
-    await rows<{ horseId: string }>(
-      client,
-      sql`select distinct horse_id as "horseId" from answer where id = any(${ids})`,
-    )
-  ).map(({ horseId }) => horseId)
-
-export const answerTrack = (client: Client, id: string) =>
-  maybeRow<{ horseId: string; step: string; side: string; personId: string; voided: boolean }>(
-    client,
-    sql`select a.horse_id as "horseId", a.step, a.side, a.person_id as "personId", v.id is not null as voided
-        from answer a left join voiding v on v.answer_id = a.id where a.id = ${id}`,
-  )
-
-export const insertVoiding = (
+/** What is known of answers that are named, by id. */
+export const namedAnswers = async (
   client: Client,
-  yardId: string,
-  v: { id: string; answerId: string; personId: string; at: Date; reason: string },
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, KnownAnswer>> => {
+  if (ids.length === 0) return new Map()
+  const found = await rows<KnownAnswer & { readonly id: string }>(
+    client,
+    sql`select a.id, a.horse_id as "horseId", a.step, a.person_id as "personId", v.id is not null as voided
+        from answer a left join voiding v on v.answer_id = a.id where a.id = any(${ids})`,
+  )
+  return new Map(found.map(({ id, ...answer }) => [id, answer]))
+}
+
+interface Voiding {
+  readonly id: string
+  readonly answerId: string
+  readonly at: Date
+  readonly reason: string
+}
+
+export const insertVoidings = (
+  client: Client,
+  { yardId, personId }: { readonly yardId: string; readonly personId: string },
+  voidings: readonly Voiding[],
 ) =>
   run(
     client,
     sql`insert into voiding (id, yard_id, answer_id, person_id, at, reason)
-        values (${v.id}, ${yardId}, ${v.answerId}, ${v.personId}, ${v.at}, ${v.reason})
+        select v.id, ${yardId}, v."answerId", ${personId}, v.at, v.reason
+        from json_to_recordset(${JSON.stringify(voidings)}::json) as v(id uuid, "answerId" uuid, at timestamptz, reason text)
         on conflict do nothing`,
   )
 

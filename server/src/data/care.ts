@@ -138,6 +138,19 @@ export const updateIncident = (client: Client, id: string, i: NewIncident, withd
         where id = ${id}`,
   )
 
+/** Whose horse's each of these incidents is. */
+export const horsesOfIncidents = async (
+  client: Client,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, string>> => {
+  if (ids.length === 0) return new Map()
+  const found = await rows<{ id: string; horseId: string }>(
+    client,
+    sql`select id, horse_id as "horseId" from incident where id = any(${ids})`,
+  )
+  return new Map(found.map(({ id, horseId }) => [id, horseId]))
+}
+
 export interface NewCorrection {
   readonly id: string
   readonly of: 'check' | 'incident'

@@ -15,8 +15,14 @@ const select = (where: Sql): Sql => ({
 
 const toHorse = ({ createdAt, ...row }: Row): Horse => ({ ...row, createdAt: createdAt.toISOString() })
 
-export const allHorses = async (client: Client): Promise<Horse[]> =>
-  (await rows<Row>(client, select(sql`order by h.created_at, h.id`))).map(toHorse)
+/** The horses of the yard, or some of them, in the order in which they were added. */
+export const allHorses = async (client: Client, ids: readonly string[] | null = null): Promise<Horse[]> =>
+  (
+    await rows<Row>(
+      client,
+      select(sql`where ${ids}::uuid[] is null or h.id = any(${ids}) order by h.created_at, h.id`),
+    )
+  ).map(toHorse)
 
 export const horseById = async (client: Client, id: string): Promise<Horse | undefined> => {
   const row = await maybeRow<Row>(client, select(sql`where h.id = ${id}`))

@@ -1,4 +1,5 @@
-import type { EvidenceSession, NewSession, Session } from '@still-pine/contract'
+import type { EvidenceSession, Session } from '@still-pine/contract'
+import type { SessionToKeep } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
 
 interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
@@ -32,17 +33,15 @@ const toSession = ({ startedAt, confirmedAt, ...row }: Row): Session => ({
   confirmedAt: confirmedAt?.toISOString() ?? null,
 })
 
-export const insertSession = (
-  client: Client,
-  yardId: string,
-  s: Omit<NewSession, 'startedAt'> & { personId: string; startedAt: Date; day: string },
-) =>
+/** Adds sessions, each once. */
+export const insertSessions = (client: Client, yardId: string, sessions: readonly SessionToKeep[]) =>
   run(
     client,
-    sql`insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, circumstances,
-                                promised)
-        values (${s.id}, ${yardId}, ${s.horseId}, ${s.personId}, ${s.startedAt}, ${s.day}, ${s.place},
-                ${JSON.stringify(s.circumstances)}::jsonb, ${s.promised && JSON.stringify(s.promised)}::jsonb)
+    sql`insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, circumstances, promised)
+        select s.id, ${yardId}, s."horseId", s."personId", s."startedAt", s.day, s.place, s.circumstances,
+               nullif(s.promised, 'null'::jsonb)
+        from json_to_recordset(${JSON.stringify(sessions)}::json) as s(id uuid, "horseId" uuid, "personId" uuid,
+          "startedAt" timestamptz, day date, place text, circumstances jsonb, promised jsonb)
         on conflict (yard_id, id) do nothing`,
   )
 
@@ -57,7 +56,11 @@ export interface SessionOf {
   readonly day: string
 }
 
-export const sessionsOf = async (client: Client, ids: readonly string[]): Promise<Map<string, SessionOf>> => {
+export const sessionsOf = async (
+  client: Client,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, SessionOf>> => {
+  if (ids.length === 0) return new Map()
   const found = await rows<SessionOf & { readonly id: string }>(
     client,
     sql`select id, horse_id as "horseId", day from pen_session where id = any(${ids})`,

@@ -3,16 +3,16 @@ import { knownStep } from '@still-pine/core/program'
 import { gateVerdict } from '@still-pine/core/readiness'
 import type { Router } from 'express'
 import { insertOverrule, overrulesOn, saveConfirmed, takeBackOverrule } from '../data/care'
-import { careFault, putCheck, putIncident } from '../records/care'
+import { putCheck, putIncident } from '../records/care'
 import { readOf } from '../parts'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
-import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
+import { notFound, pastDayFault, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 const checkDay = (yard: Yard, horse: Horse, on: string): void => {
-  const fault = careFault(yard, horse, on)
+  const fault = pastDayFault(todayIn(yard), horse, on)
   if (fault) throw refusedFor('on', fault)
 }
 

@@ -2,12 +2,11 @@ import { routes, type BodyOf, type Horse, type PutHorse } from '@still-pine/cont
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import type { Router } from 'express'
 import { horseById, insertHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
-import { isLongAgo, LONGEST_LIFE_YEARS } from '../records/batch-work'
 import { readOf } from '../parts'
 import { moveToProgram, programOfSchool } from '../records/schools'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
-import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
+import { isLongAgo, LONGEST_LIFE_YEARS, notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 type HandOver = BodyOf<'putHandOver'>

@@ -4,12 +4,11 @@ import { arrivalsOf, blocksOf, insertArrival, insertBlock, updateBlock } from '.
 import { lockHorse } from '../data/horses'
 import { dropOwner, ownerOf, saveOwner } from '../data/owners'
 import { personById } from '../data/people'
-import { dayFault } from '../records/batch-work'
 import { frozen, shownOn } from '../records/life'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { horseOrRefuse } from './horses'
-import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
+import { dayFault, notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { serve } from './serve'
 
 const sameBlock = (a: Block, b: PutBlock): boolean =>

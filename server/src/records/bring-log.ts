@@ -4,7 +4,7 @@ import { markOf, misfitOf, stepOf, type Program } from '@still-pine/core/program
 import { allHorses, lockHorses } from '../data/horses'
 import { insertPart, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
-import { dayFault } from './batch-work'
+import { dayFault } from '@still-pine/use-cases'
 import { programNamed } from '../parts/programs'
 import { rebuildAll } from './rebuild'
 import { todayIn, type Yard } from './yard'

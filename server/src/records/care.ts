@@ -11,8 +11,7 @@ import {
   type NewCheck,
   type NewIncident,
 } from '../data/care'
-import { dayFault } from './batch-work'
-import { todayIn, type Yard } from './yard'
+import type { Yard } from './yard'
 
 /** What a record says, without who changed it and why. */
 const wordingOf = <T extends object>(record: T): Omit<T, 'id' | 'withdrawn' | 'earlier' | 'because'> => {
@@ -29,16 +28,6 @@ const wordingOf = <T extends object>(record: T): Omit<T, 'id' | 'withdrawn' | 'e
 const isSameWording = (a: object, b: object): boolean => {
   const [one, other] = [wordingOf(a), wordingOf(b)] as [Record<string, unknown>, Record<string, unknown>]
   return Object.keys(one).every((key) => one[key] === other[key])
-}
-
-/** What is wrong with the day of a record, with the field, or nothing. */
-export const careFault = (
-  yard: Yard,
-  { born, name }: { readonly born: string | null; readonly name: string },
-  on: string,
-): string | null => {
-  if (on > todayIn(yard)) return 'This day is still to come.'
-  return dayFault(todayIn(yard), { born, name }, on)
 }
 
 interface Known {

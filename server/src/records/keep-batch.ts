@@ -1,122 +1,180 @@
-import { BatchItem, idOfItem, type BatchReply, type NewAnswer, type NewSession } from '@still-pine/contract'
-import { mayDo } from '@still-pine/contract/rights'
-import { daysBetween } from '@still-pine/core/answer'
-import { misfitOf } from '@still-pine/core/program'
-import { answerTrack, horsesOfAnswers, insertAnswers, insertVoiding } from '../data/answers'
-import { insertSession, sessionsOf } from '../data/sessions'
-import { apart } from '../data/sql'
+import { BatchItem, idOfItem, type BatchReply } from '@still-pine/contract'
 import {
-  CLOCK_SLACK_MS,
-  corrected,
-  horsesAtWork,
-  NO_HORSE,
-  refused,
-  timeFault,
-  type ItemReply,
-  type Work,
-} from './batch-work'
-import { keepCircumstances, keepConfirmed, keepIncident, keepNote } from './keep-care'
-import { keepTracks } from './keep-tracks'
+  clockOff,
+  decideAll,
+  type BatchParts,
+  type Change,
+  type KnownAnswer,
+  type Moment,
+  type Verdict,
+} from '@still-pine/use-cases'
+import { insertAnswers, insertVoidings, namedAnswers } from '../data/answers'
+import { horsesOfIncidents, saveConfirmed } from '../data/care'
+import { allHorses, lockHorses, type HorseTip } from '../data/horses'
+import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
+import { apart } from '../data/sql'
+import { programNamed } from '../parts/programs'
+import { putIncident } from './care'
+import { keepTracks, type NewEvidence } from './keep-tracks'
 import { dayIn } from './yard-day'
-import type { Yard } from './yard'
+import { todayIn, type Yard } from './yard'
 
-const keepSession = async (work: Work, session: NewSession): Promise<ItemReply> => {
-  const { yard } = work
-  const horse = work.horses.get(session.horseId)
-  if (!horse) return refused(session.id, NO_HORSE, 'session.horseId')
-  const startedAt = corrected(work, session.startedAt)
-  const fault = timeFault(work, horse, startedAt)
-  if (fault) return refused(session.id, fault, 'session.startedAt')
-  const day = dayIn(yard.timeZone, startedAt)
-  const kept = await insertSession(yard.client, yard.yardId, {
-    ...session,
-    startedAt,
-    personId: yard.personId,
-    day,
-  })
-  if (kept) work.sessions.set(session.id, { horseId: horse.id, day })
-  return { id: session.id, status: kept ? 'kept' : 'already' }
-}
+type ItemReply = BatchReply['items'][number]
 
-/** A session may run over midnight, and a clock may be off by days; no answer lies a month from its session. */
-const FURTHEST_DAYS = 31
+type Kept<Kind extends Change['kind']> = Extract<Change, { kind: Kind }>
 
-const keepAnswer = async (work: Work, answer: NewAnswer): Promise<ItemReply> => {
-  const { yard } = work
-  const horse = work.horses.get(answer.horseId)
-  if (!horse) return refused(answer.id, NO_HORSE, 'answer.horseId')
-  const misfit = misfitOf(horse.program, answer)
-  if (misfit) return refused(answer.id, misfit.words, `answer.${misfit.field}`)
-  const at = corrected(work, answer.at)
-  const late = timeFault(work, horse, at)
-  if (late) return refused(answer.id, late, 'answer.at')
-  const session = work.sessions.get(answer.sessionId)
-  if (session?.horseId !== answer.horseId)
-    return refused(answer.id, 'Its session is not known: send the session first.', 'answer.sessionId')
-  const day = dayIn(yard.timeZone, at)
-  if (Math.abs(daysBetween(session.day, day)) > FURTHEST_DAYS)
-    return refused(answer.id, `Its session was on ${session.day}, and this says ${day}.`, 'answer.at')
-  const ahead = at > yard.now && at.getTime() - yard.now.getTime() > CLOCK_SLACK_MS
-  const reply: ItemReply = { id: answer.id, status: 'kept', ...(ahead ? { ahead } : {}) }
-  work.toKeep.push({
-    answer: { ...answer, at, phoneAt: new Date(answer.at), day, ahead, personId: yard.personId },
-    reply,
-    horse,
-  })
-  return reply
-}
-
-type ToKeep = Work['toKeep'][number]
-
-/** Writes answers; of one that was there already its reply says so. */
-const write = async ({ yard }: Work, some: readonly ToKeep[]): Promise<void> => {
-  const places = await insertAnswers(
-    yard.client,
-    yard.yardId,
-    some.map(({ answer }) => answer),
-  )
-  const seen = new Set<string>()
-  for (const { answer, reply, horse } of some) {
-    const seq = seen.has(answer.id) ? undefined : places.get(answer.id)
-    seen.add(answer.id)
-    if (seq !== undefined) horse.added.push({ ...answer, seq })
-    else {
-      reply.status = 'already'
-      delete reply.ahead
-    }
-  }
-}
+const refused = (id: string, reason: string, path?: string): ItemReply => ({
+  id,
+  status: 'refused',
+  reason,
+  ...(path === undefined ? {} : { path }),
+})
 
 const CANNOT_BE_KEPT = 'The records cannot hold this as it was sent. Look at it, change it and send it again.'
 
-/** Writes the answers that wait: together, and one by one where one of them cannot be held. */
-const writeAnswers = async (work: Work): Promise<void> => {
-  const some = work.toKeep.splice(0)
-  const failed = await apart(work.yard.client, () => write(work, some))
-  if (!failed) return
-  for (const one of some)
-    if (await apart(work.yard.client, () => write(work, [one])))
-      Object.assign(one.reply, refused(one.answer.id, CANNOT_BE_KEPT))
+/** All that the items name by id. */
+const namedIn = (items: readonly BatchItem[]) => {
+  const horses = new Set<string>()
+  const sessions = new Set<string>()
+  const answers = new Set<string>()
+  const incidents = new Set<string>()
+  for (const item of items) {
+    if (item.do === 'session') {
+      horses.add(item.session.horseId)
+      sessions.add(item.session.id)
+    } else if (item.do === 'add') {
+      horses.add(item.answer.horseId)
+      sessions.add(item.answer.sessionId)
+      answers.add(item.answer.id)
+    } else if (item.do === 'void') answers.add(item.answerId)
+    else if ('sessionId' in item) sessions.add(item.sessionId)
+    else horses.add(item.horseId)
+    if (item.do === 'incident') incidents.add(item.id)
+  }
+  return { horses, sessions, answers, incidents }
 }
 
-const keepVoiding = async (work: Work, item: Extract<BatchItem, { do: 'void' }>): Promise<ItemReply> => {
-  // It may take back an answer of this very batch.
-  await writeAnswers(work)
-  const { yard } = work
-  const track = await answerTrack(yard.client, item.answerId)
-  if (!track) return refused(item.id, 'The answer to take back is not known here.', 'answerId')
-  if (track.personId !== yard.personId && !mayDo(yard.role, 'mend-answers'))
-    return refused(item.id, 'Taking back an answer of somebody else is for starters.', 'answerId')
-  if (track.voided) return { id: item.id, status: 'already' }
-  const horse = work.horses.get(track.horseId)
-  if (!horse) return refused(item.id, NO_HORSE, 'answerId')
-  await insertVoiding(yard.client, yard.yardId, {
-    ...item,
-    personId: yard.personId,
-    at: corrected(work, item.at),
-  })
-  horse.voidedSteps.add(track.step)
-  return { id: item.id, status: 'kept' }
+/**
+ * What a batch is held against. The horses it touches are locked at once and in the one order, so that two phones never
+ * hold each other up; what is known of them is read after, and stays so.
+ */
+const partsOf = async (
+  { client, yardId }: Yard,
+  items: readonly BatchItem[],
+): Promise<BatchParts & { readonly tips: ReadonlyMap<string, HorseTip> }> => {
+  const named = namedIn(items)
+  const touched = [
+    ...(await sessionsOf(client, [...named.sessions])).values(),
+    ...(await namedAnswers(client, [...named.answers])).values(),
+  ]
+  const ids = new Set([...named.horses, ...touched.map(({ horseId }) => horseId)])
+  const tips = await lockHorses(client, [...ids])
+  const horses = new Map<string, { name: string; born: string | null; program: BatchProgram }>()
+  for (const { id, name, born, programId } of await allHorses(client, [...tips.keys()]))
+    horses.set(id, { name, born, program: await programNamed(client, yardId, programId) })
+  return {
+    tips,
+    horses,
+    sessions: await sessionsOf(client, [...named.sessions]),
+    answers: await namedAnswers(client, [...named.answers]),
+    incidents: await horsesOfIncidents(client, [...named.incidents]),
+  }
+}
+
+type BatchProgram = Awaited<ReturnType<typeof programNamed>>
+
+/** What was written of a horse, for its tracks to be brought up to date. */
+interface Written {
+  readonly added: NewEvidence[]
+  readonly voidedSteps: Set<string>
+}
+
+/** Writes what a batch changes. */
+class ChangeWriter {
+  readonly byHorse = new Map<string, Written>()
+
+  constructor(
+    private readonly yard: Yard,
+    private readonly answers: ReadonlyMap<string, Pick<KnownAnswer, 'horseId' | 'step'>>,
+  ) {}
+
+  async sessions(some: readonly Kept<'session'>[]): Promise<void> {
+    await insertSessions(
+      this.yard.client,
+      this.yard.yardId,
+      some.map(({ session }) => session),
+    )
+  }
+
+  async answersAdded(some: readonly Kept<'answer'>[]): Promise<void> {
+    const answers = some.map(({ answer }) => answer)
+    const places = await insertAnswers(this.yard.client, this.yard.yardId, answers)
+    for (const answer of answers) {
+      const seq = places.get(answer.id)
+      if (seq !== undefined) this.writtenOf(answer.horseId).added.push({ ...answer, seq })
+    }
+  }
+
+  async voidings(some: readonly Kept<'voiding'>[]): Promise<void> {
+    await insertVoidings(this.yard.client, this.yard, some)
+    for (const { answerId } of some) {
+      const { horseId, step } = this.answers.get(answerId)!
+      this.writtenOf(horseId).voidedSteps.add(step)
+    }
+  }
+
+  async rest(change: Exclude<Change, { kind: 'session' | 'answer' | 'voiding' }>): Promise<void> {
+    const { client, yardId, personId } = this.yard
+    switch (change.kind) {
+      case 'incident':
+        await putIncident(this.yard, change.horseId, change.id, change.incident)
+        return
+      case 'note':
+        await confirmSession(client, change.sessionId, change.note, change.at)
+        return
+      case 'circumstances':
+        await saveCircumstances(client, change.sessionId, change.circumstances)
+        return
+      case 'confirmation': {
+        const { horseId, day, confirmed } = change
+        await saveConfirmed(client, { yardId, personId, horseId }, day, confirmed)
+      }
+    }
+  }
+
+  private writtenOf(horseId: string): Written {
+    const known = this.byHorse.get(horseId) ?? { added: [], voidedSteps: new Set<string>() }
+    this.byHorse.set(horseId, known)
+    return known
+  }
+}
+
+const ofKind = <Kind extends Change['kind']>(changes: readonly Change[], kind: Kind): readonly Kept<Kind>[] =>
+  changes.filter((change): change is Kept<Kind> => change.kind === kind)
+
+/** Writes all changes; gives the ids of those that the database cannot hold, which are undone alone. */
+const writeAll = async (
+  { client }: Yard,
+  writer: ChangeWriter,
+  changes: readonly Change[],
+): Promise<ReadonlySet<string>> => {
+  const failed = new Set<string>()
+  /** Together, and one by one where one of them cannot be held. */
+  const together = async <C extends Change>(
+    some: readonly C[],
+    write: (some: readonly C[]) => Promise<void>,
+  ) => {
+    if (some.length === 0 || !(await apart(client, () => write(some)))) return
+    for (const one of some) if (await apart(client, () => write([one]))) failed.add(one.id)
+  }
+  await together(ofKind(changes, 'session'), (some) => writer.sessions(some))
+  await together(ofKind(changes, 'answer'), (some) => writer.answersAdded(some))
+  await together(ofKind(changes, 'voiding'), (some) => writer.voidings(some))
+  for (const change of changes) {
+    if (change.kind === 'session' || change.kind === 'answer' || change.kind === 'voiding') continue
+    if (await apart(client, () => writer.rest(change))) failed.add(change.id)
+  }
+  return failed
 }
 
 const idOf = (raw: unknown): string => {
@@ -125,82 +183,46 @@ const idOf = (raw: unknown): string => {
   return typeof id === 'string' ? id : ''
 }
 
-const keep = (work: Work, item: BatchItem): Promise<ItemReply> => {
-  switch (item.do) {
-    case 'session':
-      return keepSession(work, item.session)
-    case 'add':
-      return keepAnswer(work, item.answer)
-    case 'void':
-      return keepVoiding(work, item)
-    case 'incident':
-      return keepIncident(work, item)
-    case 'note':
-      return keepNote(work, item)
-    case 'circumstances':
-      return keepCircumstances(work, item)
-    case 'confirm':
-      return keepConfirmed(work, item)
-  }
-}
-
-/** Keeps one item, or refuses it alone, whatever is wrong with it. */
-const keepApart = async (work: Work, item: BatchItem): Promise<ItemReply> => {
-  let reply = refused(idOfItem(item), CANNOT_BE_KEPT)
-  await apart(work.yard.client, async () => {
-    reply = await keep(work, item)
-  })
-  return reply
-}
-
-type Read = BatchItem | ItemReply
-
-const isItem = (read: Read): read is BatchItem => 'do' in read
-
-const readItem = (raw: unknown): Read => {
+const readItem = (raw: unknown): BatchItem | ItemReply => {
   const parsed = BatchItem.safeParse(raw)
   if (parsed.success) return parsed.data
   const [issue] = parsed.error.issues
   return refused(idOf(raw), issue!.message, issue!.path.join('.'))
 }
 
-/** All that the items name, read before anything is kept: their sessions and their horses. */
-const namedIn = async ({ client }: Yard, items: readonly BatchItem[]) => {
-  const sessionIds = items.flatMap((item) => {
-    if (item.do === 'session') return [item.session.id]
-    if (item.do === 'add') return [item.answer.sessionId]
-    return 'sessionId' in item ? [item.sessionId] : []
-  })
-  const sessions = await sessionsOf(client, sessionIds)
-  const named = items.flatMap((item) => {
-    if (item.do === 'session') return [item.session.horseId]
-    if (item.do === 'add') return [item.answer.horseId]
-    return 'horseId' in item ? [item.horseId] : []
-  })
-  const voided = items.flatMap((item) => (item.do === 'void' ? [item.answerId] : []))
-  const worked = [...sessions.values()].map(({ horseId }) => horseId)
-  return {
-    sessions,
-    horseIds: [...new Set([...named, ...worked, ...(await horsesOfAnswers(client, voided))])],
-  }
+const isItem = (read: BatchItem | ItemReply): read is BatchItem => 'do' in read
+
+const replyTo = (item: BatchItem, verdict: Verdict, failed: ReadonlySet<string>): ItemReply => {
+  const id = idOfItem(item)
+  if (verdict === 'already') return { id, status: 'already' }
+  if ('refused' in verdict) return refused(id, verdict.refused.reason, verdict.refused.path)
+  if (failed.has(id)) return refused(id, CANNOT_BE_KEPT)
+  const { change } = verdict
+  return { id, status: 'kept', ...(change.kind === 'answer' && change.answer.ahead ? { ahead: true } : {}) }
 }
 
 /** Keeps a batch item by item, in order; what cannot be kept is refused with its reason and stops nothing else. */
 export const keepBatch = async (yard: Yard, sentAt: string, raw: readonly unknown[]): Promise<BatchReply> => {
-  const off = yard.now.getTime() - Date.parse(sentAt)
   const read = raw.map(readItem)
-  const { sessions, horseIds } = await namedIn(yard, read.filter(isItem))
-  const work: Work = {
-    yard,
-    clockOffMs: Math.abs(off) > CLOCK_SLACK_MS ? off : 0,
-    horses: await horsesAtWork(yard, horseIds),
-    sessions,
-    toKeep: [],
+  const items = read.filter(isItem)
+  const { tips, ...parts } = await partsOf(yard, items)
+  const moment: Moment = {
+    who: yard,
+    now: yard.now,
+    today: todayIn(yard),
+    dayIn: (at) => dayIn(yard.timeZone, at),
+    clockOffMs: clockOff(yard.now, sentAt),
   }
-  const items: ItemReply[] = []
-  for (const item of read) items.push(isItem(item) ? await keepApart(work, item) : item)
-  await writeAnswers(work)
-  for (const horse of work.horses.values())
-    await keepTracks(yard, horse.id, horse.program, horse.tip, horse.added, horse.voidedSteps)
-  return { items }
+  const verdicts = decideAll(parts, items, moment)
+  const changes = verdicts.flatMap((verdict) =>
+    verdict !== 'already' && 'change' in verdict ? [verdict.change] : [],
+  )
+  const added = ofKind(changes, 'answer').map(({ id, answer }) => [id, answer] as const)
+  const named = new Map<string, Pick<KnownAnswer, 'horseId' | 'step'>>([...parts.answers, ...added])
+  const writer = new ChangeWriter(yard, named)
+  const failed = await writeAll(yard, writer, changes)
+  for (const [id, written] of writer.byHorse)
+    await keepTracks(yard, { id, program: parts.horses.get(id)!.program, tip: tips.get(id)! }, written)
+  const replies = new Map(items.map((item, i) => [item, replyTo(item, verdicts[i]!, failed)]))
+  return { items: read.map((one) => (isItem(one) ? replies.get(one)! : one)) }
 }

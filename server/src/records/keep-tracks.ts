@@ -67,11 +67,11 @@ const append = async (
  */
 export const keepTracks = async (
   yard: Yard,
-  horseId: string,
-  program: Program,
-  tip: HorseTip,
-  added: readonly NewEvidence[],
-  voidedSteps: ReadonlySet<string>,
+  { id: horseId, program, tip }: { readonly id: string; readonly program: Program; readonly tip: HorseTip },
+  {
+    added,
+    voidedSteps,
+  }: { readonly added: readonly NewEvidence[]; readonly voidedSteps: ReadonlySet<string> },
 ): Promise<void> => {
   const steps = new Set([...added.map(({ step }) => step), ...voidedSteps])
   if (steps.size === 0) return

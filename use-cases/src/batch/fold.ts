@@ -1,0 +1,65 @@
+import type { CarriedAnswer, Incident, Session } from '@still-pine/contract'
+import type { Day } from '@still-pine/core/answer'
+import type { Confirmation } from '@still-pine/core/facts'
+import type { Change } from './change'
+
+/** What of a horse changes with what is logged. */
+export interface HorseFile {
+  /** The answers that stand, oldest first. */
+  readonly history: readonly CarriedAnswer[]
+  readonly incidents: readonly Incident[]
+  readonly confirmed: ReadonlyMap<Day, readonly Confirmation[]>
+  /** What is told of its sessions besides their answers. */
+  readonly sessions: ReadonlyMap<string, SessionTold>
+}
+
+export type SessionTold = Pick<Session, 'place' | 'promised' | 'note' | 'circumstances' | 'confirmedAt'>
+
+interface ByWhom {
+  readonly personName: string
+  /** Where an answer comes in the order of keeping. */
+  readonly seq: number
+}
+
+const byTime = (a: CarriedAnswer, b: CarriedAnswer): number =>
+  Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq
+
+const toldOf = (file: HorseFile, sessionId: string, change: Partial<SessionTold>): HorseFile => {
+  const known = file.sessions.get(sessionId)
+  return known ? { ...file, sessions: new Map(file.sessions).set(sessionId, { ...known, ...change }) } : file
+}
+
+/** What a change does to the file of the horse it is about. */
+export const fold = (file: HorseFile, change: Change, { personName, seq }: ByWhom): HorseFile => {
+  switch (change.kind) {
+    case 'session': {
+      const { id, place, promised, circumstances } = change.session
+      if (file.sessions.has(id)) return file
+      const told = { place, promised, circumstances, note: '', confirmedAt: null }
+      return { ...file, sessions: new Map(file.sessions).set(id, told) }
+    }
+    case 'answer': {
+      if (file.history.some(({ id }) => id === change.id)) return file
+      const { horseId: _horse, personId: _person, phoneAt: _phone, at, ...answer } = change.answer
+      const added = { ...answer, at: at.toISOString(), personName, seq }
+      return { ...file, history: [...file.history, added].sort(byTime) }
+    }
+    case 'voiding':
+      return { ...file, history: file.history.filter(({ id }) => id !== change.answerId) }
+    case 'incident': {
+      const { because: _because, withdrawn, ...wording } = change.incident
+      const earlier = file.incidents.find(({ id }) => id === change.id)?.earlier ?? []
+      const taken =
+        withdrawn === null ? null : { at: new Date(0).toISOString(), byName: personName, because: withdrawn }
+      const record = { id: change.id, ...wording, withdrawn: taken, earlier }
+      const others = file.incidents.filter(({ id }) => id !== change.id)
+      return { ...file, incidents: [...others, record] }
+    }
+    case 'note':
+      return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })
+    case 'circumstances':
+      return toldOf(file, change.sessionId, { circumstances: change.circumstances })
+    case 'confirmation':
+      return { ...file, confirmed: new Map(file.confirmed).set(change.day, change.confirmed) }
+  }
+}
