@@ -327,9 +327,9 @@ test('a browser that keeps nothing says so before the first answer', async ({ pa
       throw new DOMException('Not in a private window.', 'SecurityError')
     }
   })
-  await page.goto(`${demo.url}/pen/${id.Whin}`)
+  await page.goto(`${demo.url}/pen/${id.Sedge}?step=face-up`)
   await expect(page.getByText(/This browser keeps nothing on this device/)).toBeVisible()
-  await expect(button(page, /^Start/).first()).toBeDisabled()
+  await expect(button(page, /^Ask/).first()).toBeDisabled()
 })
 
 test('records that were spoilt are fetched anew', async ({ page, context, demo }) => {
