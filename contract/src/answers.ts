@@ -181,8 +181,6 @@ export const Session = z.object({
   overlaps: z.boolean(),
 })
 
-export const Confirmation = z.object({ note: Text })
-
 export type NewAnswer = z.infer<typeof NewAnswer>
 export type NewSession = z.infer<typeof NewSession>
 export type BatchItem = z.infer<typeof BatchItem>

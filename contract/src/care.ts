@@ -99,11 +99,6 @@ export const Incident = z.object({
   earlier: earlier(z.object(INCIDENT)).default([]),
 })
 
-/** What was confirmed at the pen, for that day only. */
-export const PutConfirmations = z.object({
-  confirmed: z.array(z.enum(CONFIRMATIONS)),
-})
-
 export const PutOverrule = z.object({
   gate: StepKey,
   reason: words(1000).trim().min(10, 'Say in a sentence why: at least 10 characters.'),
@@ -113,3 +108,5 @@ export const PutOverrule = z.object({
 
 export type Check = z.infer<typeof Check>
 export type Incident = z.infer<typeof Incident>
+/** An incident as it is told to be written. */
+export type IncidentTold = z.input<typeof PutIncident>

@@ -87,12 +87,15 @@ const inBatches = (sessions: readonly SessionItems[]): readonly (readonly object
     return batches
   }, [])
 
+const keep = async (api: Api, items: readonly object[], me: Me): Promise<void> => {
+  if (items.length === 0) return
+  const reply = await api.ask<BatchReply>('POST', '/answers/batch', { sentAt: me.now, items })
+  const [refused] = refusals(reply)
+  if (refused) throw new Error(`The demo yard was refused something: ${refused}`)
+}
+
 const send = async (api: Api, sessions: readonly SessionItems[], me: Me): Promise<void> => {
-  for (const items of inBatches(sessions)) {
-    const reply = await api.ask<BatchReply>('POST', '/answers/batch', { sentAt: me.now, items })
-    const [refused] = refusals(reply)
-    if (refused) throw new Error(`The demo yard was refused an answer: ${refused}`)
-  }
+  for (const items of inBatches(sessions)) await keep(api, items, me)
 }
 
 /** The starter works most sessions, and the helper one in so many. */
@@ -114,8 +117,14 @@ const loadSessions = async (
     sessions.filter((_, nth) => isHelpers(nth)),
     me,
   )
-  for (const { sessionId } of sessions)
-    await starter.ask('PUT', `/sessions/${sessionId}/confirmation`, { note: '' })
+  const confirmed = sessions.map(({ sessionId }) => ({
+    do: 'note',
+    id: sessionId,
+    sessionId,
+    note: '',
+    at: me.now,
+  }))
+  await keep(starter, confirmed, me)
 }
 
 /** Who is signed in for whom the yard is loaded. */
@@ -158,8 +167,13 @@ const loadHorse = async (hands: Hands, horse: DemoHorse, order: number, me: Me):
   await loadSessions(hands, sessions, me)
   for (const check of horse.checks)
     await api.ask('PUT', `/horses/${horseId}/checks/${makeId(startOf(check.on, order))}`, check)
-  for (const incident of horse.incidents)
-    await api.ask('PUT', `/horses/${horseId}/incidents/${makeId(startOf(incident.on, order))}`, incident)
+  const incidents = horse.incidents.map((incident) => ({
+    do: 'incident',
+    id: makeId(startOf(incident.on, order)),
+    horseId,
+    incident,
+  }))
+  await keep(api, incidents, me)
   for (const block of horse.blocks)
     await api.ask('PUT', `/horses/${horseId}/blocks/${makeId(startOf(block.from, order))}`, {
       ...block,

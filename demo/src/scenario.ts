@@ -1,4 +1,4 @@
-import type { BodyOf, HorseForm } from '@still-pine/contract'
+import type { BodyOf, HorseForm, IncidentTold } from '@still-pine/contract'
 import { addDays, type Day } from '@still-pine/core/answer'
 import type { Nature, PathWork } from '@still-pine/core/herd'
 import { STANDARD_LAW } from '@still-pine/core/learning'
@@ -22,7 +22,7 @@ export interface DemoHorse {
   readonly nature: Nature
   readonly spells: readonly Spell[]
   readonly checks: readonly BodyOf<'putCheck'>[]
-  readonly incidents: readonly BodyOf<'putIncident'>[]
+  readonly incidents: readonly IncidentTold[]
   readonly handOver: readonly string[]
   readonly blocks: readonly DemoBlock[]
 }

@@ -5,21 +5,16 @@ import express, { type Express, type RequestHandler } from 'express'
 import helmet from 'helmet'
 import { sameOrigin } from './auth/origin'
 import { signInSessions } from './auth/session'
-import { careRoutes } from './http/care'
 import type { Dependencies } from './http/dependencies'
-import { deviceRoutes } from './http/devices'
+import { batchRoute } from './http/batch'
+import { commandRoutes } from './http/commands'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
-import { horseRoutes } from './http/horses'
-import { lifeRoutes } from './http/life'
 import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
 import { queryRoutes } from './http/queries'
 import { Refusal } from '@still-pine/use-cases'
-import { schoolRoutes } from './http/schools'
-import { sessionRoutes } from './http/sessions'
-import { yardRoutes } from './http/yard'
 
 const BODY_LIMIT = '1mb'
 
@@ -77,13 +72,8 @@ const api = (deps: Dependencies): express.Router => {
   })
   peopleRoutes(router, deps)
   queryRoutes(router, deps)
-  deviceRoutes(router, deps)
-  horseRoutes(router, deps)
-  schoolRoutes(router, deps)
-  lifeRoutes(router, deps)
-  yardRoutes(router, deps)
-  sessionRoutes(router, deps)
-  careRoutes(router, deps)
+  commandRoutes(router, deps)
+  batchRoute(router, deps)
   fileRoutes(router, deps)
   router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
   return router

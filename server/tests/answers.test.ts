@@ -3,6 +3,7 @@ import { STANDARD_MODEL } from '@still-pine/core/belief'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import fc from 'fast-check'
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { addHorse, answerItem, sendBatch, sessionItem, TestClock, voidItem } from './making'
 import { startYard, type Running, type Visitor } from './running'
@@ -221,10 +222,11 @@ describe('a session', () => {
       expect.objectContaining({ step: 'settle-in-pen', to: 'solid', answers: 5 }),
     )
     expect(changes.body.next).toMatch(/^Next time begin with /)
-    const confirmed = await yard.starter.put<Session>(`/sessions/${body.sessions[0]!.id}/confirmation`, {
-      note: 'windy',
-    })
-    expect(confirmed.body).toMatchObject({ note: 'windy', confirmedAt: '2026-05-14T09:00:00.000Z' })
+    const { id } = body.sessions[0]!
+    const note = { do: 'note', id: uuid(), sessionId: id, note: 'windy', at: '2026-05-14T09:00:00.000Z' }
+    await send([note])
+    const confirmed = await yard.starter.get<{ session: Session }>(`/sessions/${id}`)
+    expect(confirmed.body.session).toMatchObject({ note: 'windy', confirmedAt: '2026-05-14T09:00:00.000Z' })
   })
 
   it('that overlaps another of the same horse is kept and said to overlap', async () => {

@@ -1,7 +1,7 @@
 import type { Horse, Line, Problem } from '@still-pine/contract'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { addHorse, horseForm, sendBatch } from './making'
+import { addHorse, confirmItem, horseForm, incidentItem, sendBatch } from './making'
 import { FIRST_RUN, startApp, startYard, type Running, type Visitor } from './running'
 
 const now = new Date('2026-05-14T09:00:00Z')
@@ -126,9 +126,8 @@ describe('gates and care', () => {
     })
     expect(await stops('first-bit')).toEqual([])
     expect(await stops('first-time-up')).toEqual(['helper', 'helmet', 'rider-share'])
-    await yard.starter.put(`/horses/${id}/confirmations/2026-05-14`, {
-      confirmed: ['helper', 'helmet', 'rider-share'],
-    })
+    const said = confirmItem(id, '2026-05-14', ['helper', 'helmet', 'rider-share'])
+    await sendBatch(yard.starter, [said], now.toISOString())
     expect(await stops('first-time-up')).toEqual([])
     const incident = {
       kind: 'bolt',
@@ -140,20 +139,17 @@ describe('gates and care', () => {
       before: '',
       after: '',
     }
-    await yard.starter.put(`/horses/${id}/incidents/${uuid()}`, incident)
+    await sendBatch(yard.starter, [incidentItem(id, incident)], now.toISOString())
     expect(await stops('first-time-up')).toEqual(['incident'])
     const hold = { kind: 'veterinary-hold', on: '2026-05-14', until: null, passed: false, note: '' }
     await yard.starter.put(`/horses/${id}/checks/${uuid()}`, hold)
     expect((await yard.starter.get<Line>(`/horses/${id}/line`)).body.plan.rests).toBe(true)
   })
 
-  it('refuse days to come, other days’ confirmations, and holds that end before they begin', async () => {
+  it('refuse days to come, and holds that end before they begin', async () => {
     const id = await addHorse(yard.starter)
     const check = { kind: 'feet', on: '2026-06-01', until: null, passed: true, note: '' }
     expect((await yard.starter.put(`/horses/${id}/checks/${uuid()}`, check)).status).toBe(400)
-    expect((await yard.starter.put(`/horses/${id}/confirmations/2026-05-13`, { confirmed: [] })).status).toBe(
-      400,
-    )
     const backwards = { ...check, on: '2026-05-10', until: '2026-05-01' }
     expect(
       (await yard.starter.put<Problem>(`/horses/${id}/checks/${uuid()}`, backwards)).body.fields?.[0]?.path,

@@ -11,7 +11,16 @@ import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { schoolSchema, yardSchema } from '../src/http/files'
-import { addHorse, answerItem, sendBatch, sessionItem, TestClock, voidItem } from './making'
+import {
+  addHorse,
+  answerItem,
+  confirmItem,
+  incidentItem,
+  sendBatch,
+  sessionItem,
+  TestClock,
+  voidItem,
+} from './making'
 import { startYard, type Visitor } from './running'
 
 const clock = new TestClock('2026-05-14T12:00:00Z')
@@ -52,7 +61,6 @@ beforeAll(async () => {
   const care = `/horses/${horseId}`
   const check = { kind: 'feet', on: '2026-05-01', until: null, passed: true, note: 'trimmed' }
   await yard.starter.put(`${care}/checks/${uuid()}`, check)
-  await yard.starter.put(`${care}/confirmations/2026-05-14`, { confirmed: ['helper', 'helmet'] })
   await yard.starter.put(`${care}/arrivals/${uuid()}`, { on: '2026-05-10' })
   const block = { kind: 'start', from: '2026-05-01', worries: 'é', reward: '"rest"', note: '', version: 0 }
   await yard.starter.put(`${care}/blocks/${uuid()}`, { ...block, until: '2026-05-12' })
@@ -62,7 +70,7 @@ beforeAll(async () => {
   const owner = uuid()
   await yard.starter.put(`/people/${owner}`, { name: 'Tove', role: 'owner', email: null, password: null })
   await yard.starter.put(`${care}/owner`, { personId: owner })
-  await yard.starter.put(`${care}/incidents/${uuid()}`, {
+  const kick = {
     kind: 'kick',
     on: '2026-05-12',
     step: 'rope-over',
@@ -71,7 +79,9 @@ beforeAll(async () => {
     where: 'pen',
     before: 'rope at the hocks',
     after: '',
-  })
+  }
+  const said = confirmItem(horseId, '2026-05-14', ['helper', 'helmet'])
+  await sendBatch(yard.starter, [said, incidentItem(horseId, kick)], clock.iso)
   await yard.starter.put(`${care}/hand-over`, { steps: ['lead-up'], version: 1 })
   const overrule = { gate: 'halter', reason: 'looked at it myself, twice' }
   expect((await yard.starter.put(`${care}/overrules/${uuid()}`, overrule)).status).toBe(200)

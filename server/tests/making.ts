@@ -56,6 +56,21 @@ export const voidItem = (answerId: string, at: string, id = uuid()) => ({
   at,
 })
 
+export const incidentItem = (horseId: string, incident: object, id = uuid()) => ({
+  do: 'incident' as const,
+  id,
+  horseId,
+  incident,
+})
+
+export const confirmItem = (horseId: string, day: string, confirmed: readonly string[]) => ({
+  do: 'confirm' as const,
+  id: uuid(),
+  horseId,
+  day,
+  confirmed,
+})
+
 export const sendBatch = (
   visitor: Visitor,
   items: readonly unknown[],

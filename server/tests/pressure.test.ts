@@ -6,7 +6,7 @@ import { gzipSync } from 'node:zlib'
 import type { Me, Problem, ReplyOf } from '@still-pine/contract'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { addHorse, answerItem, sendBatch, sessionItem } from './making'
 import { startYard, warm, type Running, type Visitor } from './running'
 
@@ -176,7 +176,7 @@ describe('files that nobody takes to the end', () => {
     await Promise.all(Array.from({ length: 8 }, cutOff))
     const replies = await Promise.all(Array.from({ length: 12 }, () => yard.starter.get('/me')))
     expect(statuses(replies)).toEqual([200])
-    expect(yard.pool.totalCount - yard.pool.idleCount).toBe(0)
+    await vi.waitFor(() => expect(yard.pool.totalCount - yard.pool.idleCount).toBe(0))
   })
 })
 

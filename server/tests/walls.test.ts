@@ -96,23 +96,22 @@ afterAll(async () => {
   await yard.stop()
 })
 
+const INCIDENT = {
+  kind: 'kick',
+  on: '2026-05-01',
+  step: null,
+  side: null,
+  serious: false,
+  where: '',
+  before: '',
+  after: '',
+}
+
 const BODIES: Record<string, unknown> = {
   putHorse: horseForm({ version: 1 }),
   putHandOver: { steps: ['lead-up'], version: 1 },
   putArchived: { archived: { on: '2026-05-01', reason: 'sold', note: '' }, version: 1 },
-  confirmSession: { note: '' },
   putCheck: { kind: 'feet', on: '2026-05-01', until: null, passed: true, note: '' },
-  putIncident: {
-    kind: 'kick',
-    on: '2026-05-01',
-    step: null,
-    side: null,
-    serious: false,
-    where: '',
-    before: '',
-    after: '',
-  },
-  putConfirmations: { confirmed: ['helper'] },
   putCutOff: { cutOff: true },
   putProgram: { basedOn: 0, program: copyOfSchool(FEET_FIRST, 'our-way', 'Our way') },
   putArrival: { on: '2026-05-14' },
@@ -194,7 +193,7 @@ describe('another yard’s ids', () => {
       answerItem(other.horse, other.session, now.toISOString()),
       voidItem(other.answer, now.toISOString()),
       { do: 'note', id: uuid(), sessionId: other.session, note: 'ours', at: now.toISOString() },
-      { do: 'incident', id: uuid(), horseId: other.horse, incident: BODIES.putIncident },
+      { do: 'incident', id: uuid(), horseId: other.horse, incident: INCIDENT },
       { do: 'confirm', id: uuid(), horseId: other.horse, day: '2026-05-14', confirmed: ['helper'] },
     ]
     const { body } = await sendBatch(yard.starter, items, now.toISOString())

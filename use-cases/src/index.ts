@@ -9,6 +9,8 @@ export {
 } from './batch/change'
 export { decideAll, type BatchParts, type KnownAnswer, type Verdict } from './batch/decide'
 export { fold, type HorseFile, type SessionTold } from './batch/fold'
+export type { Command, CommandName, Ordered, PersonToKeep, YardChange } from './command'
+export { commands } from './commands'
 export { COMPOSED, judgeNow } from './composed'
 export {
   factsFrom,

@@ -84,6 +84,13 @@ export interface SessionDay {
   readonly loadDays: number
 }
 
+export interface AskAgainst {
+  readonly day: Day
+  readonly step: string
+  readonly words: string
+  readonly why: string | null
+}
+
 /** A page of a horse's history for a device that takes it along. */
 export interface CarriedPage {
   readonly answers: readonly CarriedAnswer[]
@@ -100,6 +107,8 @@ export interface Parts {
   readonly devices: readonly Omit<Device, 'isThis'>[]
   readonly programs: readonly ListedProgram[]
   readonly namedProgram: NamedProgram
+  /** Of the program that is named, where it is there. */
+  readonly knownProgram: Program | null
   readonly ownReports: readonly OwnersReport[]
 
   readonly horses: readonly Horse[]
@@ -113,6 +122,7 @@ export interface Parts {
   readonly talliedCircumstances: readonly CircumstanceGroup[]
 
   readonly horse: Horse
+  readonly knownHorse: Horse | null
   readonly program: Program
   readonly checks: readonly Check[]
   readonly incidents: readonly Incident[]
@@ -140,6 +150,10 @@ export interface Parts {
 
   readonly history: readonly EvidenceAnswer[]
   readonly historySessions: readonly EvidenceSession[]
+  /** Those of its own steps on the day, as they are judged. */
+  readonly answersOfDay: readonly TrackedAnswer[]
+  /** What was asked between two days though it was not to be, once a step and day. */
+  readonly asksAgainst: readonly AskAgainst[]
   /** Its answers to the steps of the named program, as they are judged. */
   readonly answersToNamed: readonly TrackedAnswer[]
 

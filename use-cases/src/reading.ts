@@ -20,6 +20,8 @@ export interface Named {
   /** Another program, for a horse to move to. */
   readonly to?: string | undefined
   readonly on?: Day | undefined
+  readonly from?: Day | undefined
+  readonly until?: Day | undefined
   /** An answer to go on before. */
   readonly before?: string | undefined
   /** How far a device has read. */

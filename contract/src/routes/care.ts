@@ -1,6 +1,6 @@
-import { Check, Incident, PutCheck, PutConfirmations, PutIncident, PutOverrule } from '../care'
+import { Check, Incident, PutCheck, PutOverrule } from '../care'
 import { Overrule } from '../judgement'
-import { Day, Id } from '../primitives'
+import { Id } from '../primitives'
 import { z } from 'zod'
 import { horse, route } from './making'
 
@@ -30,24 +30,6 @@ export const careRoutes = {
     needs: 'read-yard',
     params: horse,
     reply: z.object({ incidents: z.array(Incident) }),
-  }),
-  putIncident: route({
-    method: 'put',
-    path: '/horses/{horseId}/incidents/{incidentId}',
-    summary: 'Record an incident',
-    needs: 'record-incident',
-    params: horse.extend({ incidentId: Id }),
-    body: PutIncident,
-    reply: Incident,
-  }),
-  putConfirmations: route({
-    method: 'put',
-    path: '/horses/{horseId}/confirmations/{day}',
-    summary: 'Confirm helper, helmet, rail or company for a day',
-    needs: 'confirm-on-the-day',
-    params: horse.extend({ day: Day }),
-    body: PutConfirmations,
-    reply: PutConfirmations,
   }),
   putOverrule: route({
     method: 'put',

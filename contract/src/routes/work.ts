@@ -1,4 +1,4 @@
-import { Batch, BatchReply, Confirmation, KeptAnswer, Session } from '../answers'
+import { Batch, BatchReply, KeptAnswer, Session } from '../answers'
 import { SessionChanges } from '../judgement'
 import { Day, Id } from '../primitives'
 import { z } from 'zod'
@@ -37,14 +37,5 @@ export const workRoutes = {
     needs: 'read-yard',
     params: z.object({ sessionId: Id }),
     reply: SessionChanges,
-  }),
-  confirmSession: route({
-    method: 'put',
-    path: '/sessions/{sessionId}/confirmation',
-    summary: 'Confirm a session after mending it',
-    needs: 'confirm-session',
-    params: z.object({ sessionId: Id }),
-    body: Confirmation,
-    reply: Session,
   }),
 } as const

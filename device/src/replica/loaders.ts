@@ -54,6 +54,8 @@ const ONLY_THERE = {
   blocks: UNKNOWN,
   owner: UNKNOWN,
   carriedPage: UNKNOWN,
+  knownProgram: UNKNOWN,
+  asksAgainst: UNKNOWN,
 } satisfies Partial<Record<PartName, unknown>>
 
 /** The horse a session is of: of those carried, the one that answered in it. */
@@ -129,6 +131,7 @@ export const loadersOf = (here: Here): Loaders => {
     },
 
     horse: ofHorse(({ carried }) => carried.horse),
+    knownHorse: ofHorse(({ carried }) => carried.horse),
     program: ofHorse(({ program }) => program),
     checks: ofHorse(({ carried }) => carried.checks),
     incidents: ofHorse(({ incidents }) => incidents),
@@ -155,6 +158,9 @@ export const loadersOf = (here: Here): Loaders => {
       const known = (await bodyOf<{ program: Program }>(`programs/${id}`)) ?? notKnownHere()
       return { id, document: withSafety(known.program) }
     },
+    answersOfDay: ofHorse(({ program, history }, { on }) =>
+      history.filter(({ step, day }) => day === on && program.steps.some(({ key }) => key === step)),
+    ),
     answersToNamed: ofHorse(async ({ history }, { today }, read) => {
       const { document } = await read('namedProgram')
       const keys = new Set(document.steps.map(({ key }) => key))

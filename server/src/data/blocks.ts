@@ -18,12 +18,16 @@ export const openBlock = (client: Client, horseId: string) =>
     sql`select kind, from_day as "from" from block where horse_id = ${horseId} and until_day is null`,
   )
 
+interface ToWrite {
+  readonly id: string
+  readonly block: PutBlock
+  readonly snapshot: Snapshot | null
+}
+
 export const insertBlock = (
   client: Client,
   { yardId, horseId, personId }: Owner,
-  id: string,
-  b: PutBlock,
-  snapshot: Snapshot | null,
+  { id, block: b, snapshot }: ToWrite,
 ) =>
   run(
     client,
@@ -33,14 +37,13 @@ export const insertBlock = (
         on conflict (yard_id, id) do nothing`,
   )
 
-/** Changes a block if it is still at the version the edit was made from. */
-export const updateBlock = (client: Client, id: string, b: PutBlock, snapshot: Snapshot | null) =>
+export const updateBlock = (client: Client, { id, block: b, snapshot }: ToWrite) =>
   run(
     client,
     sql`update block set kind = ${b.kind}, from_day = ${b.from}, until_day = ${b.until}, worries = ${b.worries},
                reward = ${b.reward}, note = ${b.note},
                snapshot = ${snapshot === null ? null : JSON.stringify(snapshot)}, version = version + 1
-        where id = ${id} and version = ${b.version}`,
+        where id = ${id}`,
   )
 
 export const arrivalsOf = (client: Client, horseId: string) =>

@@ -31,22 +31,18 @@ export const horseById = async (client: Client, id: string): Promise<Horse | und
 
 const asJson = (value: unknown): string | null => (value === null ? null : JSON.stringify(value))
 
-/** Says that a horse has left, or is back, if it is still at the version the change was made from. */
-export const updateArchived = (client: Client, id: string, archived: Horse['archived'], version: number) =>
-  run(
-    client,
-    sql`update horse set archived = ${asJson(archived)}, version = version + 1
-        where id = ${id} and version = ${version}`,
-  )
+/** Says that a horse has left, or is back. */
+export const updateArchived = (client: Client, id: string, archived: Horse['archived']) =>
+  run(client, sql`update horse set archived = ${asJson(archived)}, version = version + 1 where id = ${id}`)
 
-export const insertHorse = (
-  client: Client,
-  yardId: string,
-  programId: string,
-  id: string,
-  horse: PutHorse,
-  at: Date,
-) =>
+interface ToInsert {
+  readonly id: string
+  readonly programId: string
+  readonly form: PutHorse
+  readonly at: Date
+}
+
+export const insertHorse = (client: Client, yardId: string, { id, programId, form: horse, at }: ToInsert) =>
   run(
     client,
     sql`insert into horse (id, yard_id, program_id, name, born, sex, kind, marks, origin, handled, arrived, estimate,
@@ -57,7 +53,6 @@ export const insertHorse = (
         on conflict (yard_id, id) do nothing`,
   )
 
-/** Changes a horse if it is still at the version the edit was made from. */
 export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
   run(
     client,
@@ -65,25 +60,22 @@ export const updateHorse = (client: Client, id: string, horse: PutHorse) =>
                marks = ${horse.marks}, origin = ${horse.origin}, handled = ${horse.handled},
                arrived = ${horse.arrived}, estimate = ${asJson(horse.estimate)}, feral = ${horse.feral},
                bitted = ${horse.bitted}, height_cm = ${horse.heightCm}, version = version + 1
-        where id = ${id} and version = ${horse.version}`,
+        where id = ${id}`,
   )
 
-/** Moves a horse to another program if it is still at the version the move was made from. */
-export const moveHorse = (client: Client, id: string, programId: string, version: number) =>
+/** Puts a horse under another program; as an edit of its own it counts as one. */
+export const moveHorse = (
+  client: Client,
+  id: string,
+  { programId, isEdit }: { readonly programId: string; readonly isEdit: boolean },
+) =>
   run(
     client,
-    sql`update horse set program_id = ${programId}, version = version + 1 where id = ${id} and version = ${version}`,
+    sql`update horse set program_id = ${programId}, version = version + ${isEdit ? 1 : 0} where id = ${id}`,
   )
 
-/** Puts a horse under another program, as part of the change it belongs to. */
-export const updateProgram = (client: Client, id: string, programId: string) =>
-  run(client, sql`update horse set program_id = ${programId} where id = ${id}`)
-
-export const updateHandOver = (client: Client, id: string, steps: readonly string[], version: number) =>
-  run(
-    client,
-    sql`update horse set hand_over = ${steps}, version = version + 1 where id = ${id} and version = ${version}`,
-  )
+export const updateHandOver = (client: Client, id: string, steps: readonly string[]) =>
+  run(client, sql`update horse set hand_over = ${steps}, version = version + 1 where id = ${id}`)
 
 export interface HorseTip {
   readonly lastAt: Date | null

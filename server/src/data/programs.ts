@@ -21,13 +21,12 @@ export const newestProgram = async (client: Client, school: string) =>
     ),
   )
 
-export const insertProgram = (
-  client: Client,
-  yardId: string,
-  id: string,
-  document: Program,
-  made: { readonly by: string; readonly at: Date } | null = null,
-) =>
+interface ToInsert extends Stored {
+  /** Who made it, and when; nobody where it ships. */
+  readonly made?: { readonly by: string; readonly at: Date } | null
+}
+
+export const insertProgram = (client: Client, yardId: string, { id, document, made = null }: ToInsert) =>
   run(
     client,
     sql`insert into program (id, yard_id, school, version, document, made_at, made_by)

@@ -12,9 +12,9 @@ import { bringYard } from '../records/bring-yard'
 import { NotBrought, type Bring } from '../records/bringing'
 import { writeLog, writeYard, type Outlet } from '../records/take-out'
 import { takeTime } from '../data/pool'
+import { readOf } from '../parts'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
-import { horseOrRefuse } from './horses'
 import { Refusal } from '@still-pine/use-cases'
 import { askerOf, inYardOf } from './serve'
 
@@ -141,8 +141,8 @@ export const fileRoutes = (router: Router, deps: Dependencies): void => {
     files.answersOut.path,
     takingOut(streaming, files.answersOut, async (yard, request, begin) => {
       const horseId = horseAsked(request)
-      const horse = horseId === null ? null : await horseOrRefuse(yard, horseId)
-      await writeLog(yard, horse?.id ?? null, begin())
+      if (horseId !== null) await readOf(yard, { horseId })('horse')
+      await writeLog(yard, horseId, begin())
     }),
   )
   router.get(

@@ -14,7 +14,6 @@ import {
   insertYard,
   lockFirstRun,
   personById,
-  saveSettings,
   yardNow,
 } from '../data/people'
 import { saveDevice } from '../data/devices'
@@ -22,7 +21,7 @@ import { inYard } from '../data/pool'
 import { readOf } from '../parts'
 import type { Dependencies } from './dependencies'
 import { Refusal } from '@still-pine/use-cases'
-import { CUT_OFF, serve, serveOpen } from './serve'
+import { CUT_OFF, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
@@ -152,7 +151,7 @@ const firstRunRoute = (router: Router, deps: Dependencies): void => {
         passwordHash,
       }
       await insertPerson(client, yardId, person, at)
-      await insertProgram(client, yardId, uuid(), FEET_FIRST)
+      await insertProgram(client, yardId, { id: uuid(), document: FEET_FIRST })
     })
     await startSession(deps, request, { yardId, personId }, body.device)
     return meOf(deps, { yardId, personId })
@@ -167,8 +166,4 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
   }))
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
-  serve(router, deps, routes.settings, async ({ client, personId }, { body }) => {
-    await saveSettings(client, personId, body)
-    return body
-  })
 }

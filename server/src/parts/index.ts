@@ -18,6 +18,7 @@ import {
   type Read,
 } from '@still-pine/use-cases'
 import {
+  againstBetween,
   answersAfter,
   answersOfSession,
   answersOfStep,
@@ -40,7 +41,7 @@ import { horsesOfOwner, ownerOf } from '../data/owners'
 import { allPeople, personById, yardNow } from '../data/people'
 import { allPlaces } from '../data/places'
 import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
-import { allPrograms, newestProgram } from '../data/programs'
+import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
 import { countedTracks, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
@@ -91,6 +92,7 @@ const horseParts = (yard: Yard) => {
       if (!horse) throw notFound('This horse')
       return horse
     }),
+    knownHorse: ofHorse(async (id) => (await horseById(client, id)) ?? null),
     program: async (read: Read) => programNamed(client, yardId, (await read('horse')).programId),
     checks: ofHorse((id) => checksOf(client, id)),
     incidents: ofHorse((id) => incidentsOf(client, id)),
@@ -112,6 +114,12 @@ const horseParts = (yard: Yard) => {
     worked: ofHorse((id) => workedRows(client, id)),
     history: ofHorse((id) => evidenceOf(client, id)),
     historySessions: ofHorse((id) => circumstancesOf(client, id)),
+    answersOfDay: ofHorse(async (id, { on }, read) =>
+      (await evidence(client, id, programKeys(await read('program')), on)).filter(({ day }) => day === on),
+    ),
+    asksAgainst: ofHorse((id, { named: { from, until } }) =>
+      againstBetween(client, id, from ?? '0001-01-01', until ?? '9999-12-31'),
+    ),
     answersToNamed: ofHorse(async (id, { today }, read) =>
       evidence(client, id, programKeys((await read('namedProgram')).document), today),
     ),
@@ -194,6 +202,8 @@ const yardParts = ({ client, yardId, engine, personId, role, now }: Yard) => ({
     const id = named.to ?? needed(named, 'programId')
     return { id, document: await programNamed(client, yardId, id) }
   },
+  knownProgram: async (_read: Read, { named }: Asking) =>
+    (await programById(client, needed(named, 'programId')))?.document ?? null,
   ownReports: async () => {
     const reports = []
     for (const { id, name } of await horsesOfOwner(client, personId)) {

@@ -137,7 +137,7 @@ class YardWriter {
     if (part === null || records.length === 0 || this.reasons.length > 0) return
     if (part === 'programs')
       for (const { document } of records as YardRecord<'programs'>[])
-        await insertProgram(yard.client, yard.yardId, uuid(), document)
+        await insertProgram(yard.client, yard.yardId, { id: uuid(), document })
     else {
       const written = await guarded(() => insertPart(yard.client, yard.yardId, part, records))
       if (written !== records.length)

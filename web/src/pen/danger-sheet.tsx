@@ -1,4 +1,4 @@
-import { PutIncident, type BodyOf } from '@still-pine/contract'
+import { PutIncident, type IncidentTold } from '@still-pine/contract'
 import { exposuresAt, markOf } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -12,7 +12,7 @@ import { undoDanger } from './log'
 import { dangerSeen } from './pen-slice'
 import type { PenView } from './use-pen'
 
-type Incident = BodyOf<'putIncident'>
+type Incident = IncidentTold
 
 const KINDS = Object.entries(INCIDENT_WORDS) as [Incident['kind'], string][]
 

@@ -1,4 +1,4 @@
-import type { AnswerDetails, BodyOf } from '@still-pine/contract'
+import type { AnswerDetails, IncidentTold } from '@still-pine/contract'
 import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
 import type { Confirmation } from '@still-pine/core/facts'
@@ -83,7 +83,7 @@ export interface PenState extends Run {
   readonly incidents: readonly {
     readonly id: string
     readonly at: string
-    readonly incident: BodyOf<'putIncident'>
+    readonly incident: IncidentTold
   }[]
   /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
   readonly calmFor: { readonly id: string; readonly until: number } | null

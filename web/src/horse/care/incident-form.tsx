@@ -1,4 +1,4 @@
-import { PutIncident, type BodyOf, type Incident } from '@still-pine/contract'
+import { PutIncident, type Incident, type IncidentTold } from '@still-pine/contract'
 import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -9,7 +9,7 @@ import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 import { HURT_WORDS, INCIDENT_WORDS } from './incident-words'
 
-type Form = BodyOf<'putIncident'>
+type Form = IncidentTold
 
 interface Props {
   readonly horseId: string

@@ -1,0 +1,74 @@
+import { DEFAULT_SETTINGS } from '@still-pine/contract'
+import { refusedFor, type YardChange } from '@still-pine/use-cases'
+import { insertArrival, insertBlock, updateBlock } from '../data/blocks'
+import { insertOverrule, takeBackOverrule } from '../data/care'
+import { setCutOff } from '../data/devices'
+import { insertHorse, moveHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
+import { dropOwner, saveOwner } from '../data/owners'
+import { insertPerson, saveSettings, updatePerson } from '../data/people'
+import { savePlace } from '../data/places'
+import { insertProgram } from '../data/programs'
+import { isTaken } from '../data/sql'
+import { putCheck } from './care'
+import { judgeAnew } from './schools'
+import type { Yard } from './yard'
+
+const writePerson = async (yard: Yard, { id, isNew, person }: Extract<YardChange, { kind: 'person' }>) => {
+  try {
+    if (!isNew) return await updatePerson(yard.client, id, person)
+    const made = { id, ...person, settings: DEFAULT_SETTINGS }
+    return await insertPerson(yard.client, yard.yardId, made, yard.now)
+  } catch (error) {
+    // Whose it is, in which yard, is not told.
+    if (isTaken(error)) throw refusedFor('email', 'This address cannot be used: it signs in already.')
+    throw error
+  }
+}
+
+/** Writes what a command changes. */
+export const writeChange = async (yard: Yard, change: YardChange): Promise<unknown> => {
+  const { client, yardId, personId, now } = yard
+  switch (change.kind) {
+    case 'settings':
+      return saveSettings(client, personId, change.settings)
+    case 'cut-off':
+      return setCutOff(client, change.personId, change.deviceId, change.at)
+    case 'person':
+      return writePerson(yard, change)
+    case 'place':
+      return savePlace(client, yardId, change.id, change.place)
+    case 'program':
+      return insertProgram(client, yardId, {
+        id: change.id,
+        document: change.document,
+        made: change.ships ? null : { by: personId, at: now },
+      })
+    case 'horse-added':
+      return insertHorse(client, yardId, { ...change, at: now })
+    case 'horse':
+      return updateHorse(client, change.id, change.form)
+    case 'archived':
+      return updateArchived(client, change.id, change.archived)
+    case 'hand-over':
+      return updateHandOver(client, change.id, change.steps)
+    case 'moved-over':
+      await moveHorse(client, change.id, change)
+      return judgeAnew(yard, change.id, change.programId)
+    case 'owner':
+      return change.personId === null
+        ? dropOwner(client, change.horseId)
+        : saveOwner(client, yardId, change.horseId, change.personId)
+    case 'arrival':
+      return insertArrival(client, { ...yard, horseId: change.horseId }, change)
+    case 'block':
+      return change.isNew
+        ? insertBlock(client, { ...yard, horseId: change.horseId }, change)
+        : updateBlock(client, change)
+    case 'check':
+      return putCheck(yard, change.horseId, change.id, change.check)
+    case 'overrule':
+      return insertOverrule(client, { ...yard, horseId: change.horseId }, { ...change.overrule, at: now })
+    case 'overrule-taken-back':
+      return takeBackOverrule(client, change.id, now)
+  }
+}

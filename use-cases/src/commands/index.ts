@@ -1,0 +1,24 @@
+import type { Command, CommandName } from '../command'
+import type { PartName } from '../parts'
+import { putCheck, putOverrule } from './care'
+import { putArchived, putHandOver, putHorse, putHorseProgram } from './horse'
+import { putArrival, putBlock, putOwner } from './life'
+import { putCutOff, putPerson, putPlace, putProgram, settings } from './yard'
+
+/** Everything that can be done to a yard by itself, by route; one that has no command does not compile. */
+export const commands: { readonly [N in CommandName]: Command<N, PartName, PartName> } = {
+  settings,
+  putCutOff,
+  putPerson,
+  putPlace,
+  putProgram,
+  putHorse,
+  putArchived,
+  putHandOver,
+  putHorseProgram,
+  putArrival,
+  putBlock,
+  putOwner,
+  putCheck,
+  putOverrule,
+}
