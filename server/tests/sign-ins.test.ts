@@ -87,10 +87,11 @@ describe('the last starter', () => {
       const first = body.people.find(({ email }) => email === FIRST_RUN.email)!
       const down = { name: first.name, email: first.email, role: 'helper', password: null }
       await warm(yard)
-      await Promise.all([
+      const replies = await Promise.all([
         visitor.put(`/people/${first.id}`, down),
         yard.starter.put(`/people/${id}`, { ...form, role: 'helper', password: null }),
       ])
+      expect(replies.filter(({ status }) => status === 200)).toHaveLength(1)
       const owner = new pg.Client(yard.ownerUrl)
       await owner.connect()
       const starters = await owner.query(`select id from person where role = 'starter'`)
