@@ -24,7 +24,8 @@ export default tseslint.config(
     },
   },
   {
-    files: ['core/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'use-cases/src/**/*.ts'],
+    ignores: ['use-cases/src/**/*.test.ts'],
     rules: {
       'no-restricted-properties': ['error', ...noClockNoChance],
       'no-restricted-syntax': [
@@ -34,7 +35,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['web/src/**/*.{ts,tsx}'],
+    files: ['web/src/**/*.{ts,tsx}', 'device/src/**/*.ts'],
     plugins: { 'react-hooks': hooks },
     rules: {
       'react-hooks/rules-of-hooks': 'error',
@@ -46,7 +47,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['web/src/offline/send.ts'],
+    files: ['device/src/send.ts'],
     rules: { 'no-restricted-globals': 'off' },
   },
   {

@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   globalSetup: './build.ts',
-  workers: 1,
+  workers: 2,
   // A machine ten times slower than ours now and then lets a real second pass between two presses.
   retries: 1,
   timeout: 180_000,

@@ -1,11 +1,12 @@
-// `npm test`: installs what is missing, then every check there is. The last line counts them.
+// `npm test`: installs what is missing, then every check there is; `npm test -- --only core|server|e2e|…` one part of it.
+// The last line counts them.
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ROOT } from './folders.mjs'
 import { ensureChromium, ensurePackages } from './install.mjs'
-import { runMain, say } from './say.mjs'
+import { CannotGoOn, runMain, say } from './say.mjs'
 
 const bin = (name) => join(ROOT, 'node_modules/.bin', name)
 
@@ -34,9 +35,10 @@ const readJson = (file) => {
   }
 }
 
-const unit = async (report) => {
+const unit = async (report, projects = []) => {
   const ok = await run('unit, property and API tests', bin('vitest'), [
     'run',
+    ...projects.flatMap((name) => ['--project', name]),
     '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${report}`,
@@ -70,27 +72,38 @@ const add = (a, b) => ({
   skipped: a.skipped + b.skipped,
 })
 
+const FOLDERS = ['core', 'contract', 'use-cases', 'device', 'server', 'web', 'stand-ins', 'demo', 'bench']
+
+/** The parts that can be asked for by name, beside each project of the unit tests. */
+const PARTS = {
+  lint: [
+    () => check('lint', bin('eslint'), ['.']),
+    () => check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    () => check('arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...FOLDERS]),
+    () => check('types', process.execPath, ['tools/types.mjs']),
+  ],
+  unit: [(folder) => unit(join(folder, 'unit.json'))],
+  e2e: [(folder) => browser(join(folder, 'browser.json'))],
+}
+
+const partsFor = (only) => {
+  if (only === undefined) return Object.values(PARTS).flat()
+  if (only in PARTS) return PARTS[only]
+  if (FOLDERS.includes(only)) return [(folder) => unit(join(folder, 'unit.json'), [only])]
+  const known = [...Object.keys(PARTS), ...FOLDERS].join(', ')
+  throw new CannotGoOn(`There is no part called “${only ?? ''}”: ${known}.`)
+}
+
 await runMain(async () => {
+  const [flag, only, ...more] = process.argv.slice(2)
+  if (flag !== undefined && (flag !== '--only' || only === undefined || more.length > 0))
+    throw new CannotGoOn('npm test takes nothing, or one part: npm test -- --only core')
+  const parts = partsFor(only)
   ensurePackages(ROOT)
   ensureChromium()
   const folder = mkdtempSync(join(tmpdir(), 'still-pine-report-'))
-  const results = [
-    await check('lint', bin('eslint'), ['.']),
-    await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-    await check('arrows', bin('depcruise'), [
-      '--config',
-      '.dependency-cruiser.cjs',
-      'core',
-      'contract',
-      'server',
-      'web',
-      'demo',
-      'bench',
-    ]),
-    await check('types', process.execPath, ['tools/types.mjs']),
-    await unit(join(folder, 'unit.json')),
-    await browser(join(folder, 'browser.json')),
-  ]
+  const results = []
+  for (const part of parts) results.push(await part(folder))
   const total = results.reduce(add)
   say(`\n${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`)
   process.exitCode = total.failed === 0 ? 0 : 1
