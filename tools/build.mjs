@@ -116,7 +116,7 @@ export const buildReckon = async () => {
 const bundleServer = async () => {
   await bundle('server/src/main.ts', 'server/dist/main.js')
   await bundle('server/src/rebuild-main.ts', 'server/dist/rebuild.js')
-  await bundle('server/src/threads/replay.ts', 'server/dist/replay.js')
+  await bundle('server/src/threads/work.ts', 'server/dist/work.js')
 }
 
 /** The server alone, for commands that show nothing. */

@@ -26,8 +26,7 @@ export const lineTimes = (
     for (const id of horses) {
       const path = `/horses/${id}/line`
       const forget = async (): Promise<void> => {
-        for (const table of ['horse_day'])
-          await owner.query(`delete from ${table} where horse_id = $1`, [id])
+        for (const table of ['horse_day']) await owner.query(`delete from ${table} where horse_id = $1`, [id])
       }
       await forget()
       // Its own writing is done again on rows that are there by now: the same statements, a little less to write.

@@ -3,13 +3,13 @@ import type { AddressInfo } from 'node:net'
 import type pg from 'pg'
 import { pino } from 'pino'
 import { makeApp } from '../../server/src/app'
-import { replaysHere } from '../../server/src/threads'
+import { workHere } from '../../server/src/threads'
 
 /** The application on a pool, as it is served; its address, and how to end it. */
 export const runApp = async (pool: pg.Pool, now: Date) => {
   const app = makeApp({
     pool,
-    replays: replaysHere,
+    threads: workHere,
     now: () => now,
     logger: pino({ level: 'silent' }),
     version: 'bench',

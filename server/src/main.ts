@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
 import { appUrl, makePool, migrate } from './data/pool'
-import { replaysOnThreads } from './threads'
+import { workOnThreads } from './threads'
 
 const { env } = process
 
@@ -34,11 +34,11 @@ const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
 const tls =
   env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
 
-const replays = replaysOnThreads(fileURLToPath(new URL('./replay.js', import.meta.url)))
+const threads = workOnThreads(fileURLToPath(new URL('./work.js', import.meta.url)))
 
 const app = makeApp({
   pool,
-  replays,
+  threads,
   logger,
   demo,
   now: () => new Date(Date.now() + offset),
@@ -70,7 +70,7 @@ server.listen(Number(env.PORT ?? 4180), host, () => {
 })
 
 const stop = (): void => {
-  server.close(() => void Promise.all([pool.end(), replays.end()]).then(() => process.exit(0)))
+  server.close(() => void Promise.all([pool.end(), threads.end()]).then(() => process.exit(0)))
   server.closeIdleConnections()
 }
 process.on('SIGTERM', stop)

@@ -5,7 +5,7 @@ import { allYards, yardNow } from './data/people'
 import { appUrl, inYard, makePool, migrate, NO_LIMITS } from './data/pool'
 import { rebuildAll, type Rebuilt } from './records/rebuild'
 import type { Yard } from './records/yard'
-import { replaysOnThreads } from './threads'
+import { workOnThreads } from './threads'
 
 // `npm run rebuild`: works every track of every yard out again from its answers, and says which were stored otherwise.
 const NOBODY = '00000000-0000-0000-0000-000000000000'
@@ -13,8 +13,8 @@ const { env } = process
 const ownerUrl = env.DATABASE_URL!
 await migrate(ownerUrl, env.STILL_PINE_MIGRATIONS!)
 const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl), NO_LIMITS)
-const replays = replaysOnThreads(
-  fileURLToPath(new URL('./replay.js', import.meta.url)),
+const threads = workOnThreads(
+  fileURLToPath(new URL('./work.js', import.meta.url)),
   env.THREADS ? Number(env.THREADS) : undefined,
 )
 
@@ -30,6 +30,7 @@ const inYardOf = <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<
       timeZone,
       now: new Date(),
       engine: 'rebuild',
+      threads,
       afterwards: () => undefined,
     })
   })
@@ -41,10 +42,10 @@ const rebuildYard = async (yardId: string): Promise<Rebuilt & { name: string }> 
     ids: (await allHorses(client)).map(({ id }) => id),
   }))
   const parts: Rebuilt[] = []
-  const atOnce = 4 * replays.atOnce
+  const atOnce = 4 * threads.atOnce
   for (let from = 0; from < ids.length; from += atOnce) {
     const some = new Set(ids.slice(from, from + atOnce))
-    parts.push(await inYardOf(yardId, (yard) => rebuildAll(yard, replays, () => undefined, some)))
+    parts.push(await inYardOf(yardId, (yard) => rebuildAll(yard, () => undefined, some)))
     if (process.stderr.isTTY) process.stderr.write(`\r${name}: ${from + some.size} of ${ids.length} horses`)
   }
   if (process.stderr.isTTY) process.stderr.write('\n')
@@ -73,6 +74,6 @@ console.log(
     ? `Every stored track was as worked out (${seconds} s).`
     : `${differed} tracks were stored otherwise and are mended (${seconds} s).`,
 )
-await replays.end()
+await threads.end()
 await pool.end()
 process.exitCode = differed === 0 ? 0 : 1

@@ -7,7 +7,7 @@ import { pino } from 'pino'
 import { inject } from 'vitest'
 import { makeApp } from '../src/app'
 import { appUrl, makePool, type Pool } from '../src/data/pool'
-import { replaysHere } from '../src/threads'
+import { workHere } from '../src/threads'
 
 /** A copy of the migrated template for one test file. */
 export const freshDatabase = async (): Promise<string> => {
@@ -99,7 +99,7 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const pool = makePool(appUrl(ownerUrl))
   const app = makeApp({
     pool,
-    replays: replaysHere,
+    threads: workHere,
     now: options.now ?? (() => new Date()),
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
     version: 'test',

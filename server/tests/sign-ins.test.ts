@@ -41,7 +41,7 @@ describe('a sign-in ends', () => {
   it.each([
     ['password', { password: 'another one altogether' }],
     ['address', { email: 'new-address@example.org', password: null }],
-    ['part', { role: 'starter', password: null }],
+    ['part', { role: 'owner', password: null }],
   ])('with a change of the %s, on every device', async (_what, change) => {
     const { id, form, visitor } = await addPerson('helper')
     expect((await yard.starter.put(`/people/${id}`, { ...form, ...change })).status).toBe(200)

@@ -8,7 +8,7 @@ export {
   type SessionToKeep,
 } from './batch/change'
 export { decideAll, type BatchParts, type KnownAnswer, type Verdict } from './batch/decide'
-export { fold, type HorseFile, type SessionTold } from './batch/fold'
+export { byTime, fold, type HorseFile, type SessionTold } from './batch/fold'
 export type { Command, CommandName, Ordered, PersonToKeep, YardChange } from './command'
 export { commands } from './commands'
 export { COMPOSED, judgeNow } from './composed'

@@ -2,7 +2,7 @@ import { PutIncident, type BatchItem, type Me, type Session } from '@still-pine/
 import type { Day } from '@still-pine/core/answer'
 import { offLeadFrom } from '@still-pine/core/counters'
 import type { Program } from '@still-pine/core/program'
-import { changeOf, fold, type HorseFile, type Moment } from '@still-pine/use-cases'
+import { byTime, changeOf, fold, type HorseFile, type Moment } from '@still-pine/use-cases'
 import { dayInZone } from '../known'
 import type { Carried, Waiting } from '../store'
 
@@ -44,7 +44,7 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
     clockOffMs: 0,
   }
   const fromServer: HorseFile = {
-    history: carried.answers,
+    history: [...carried.answers].sort(byTime),
     incidents: carried.incidents,
     // What was confirmed holds for its own day alone.
     confirmed: new Map([[carried.day, carried.confirmed]]),

@@ -90,6 +90,11 @@ describe('what this device knows of a horse', () => {
     ])
   })
 
+  it('is in the order it was given also where nothing waits, for the server tells it as it was kept', () => {
+    const { history } = here(carried([carriedAnswer(1, 30, 1), carriedAnswer(2, 10, 1)]), [])
+    expect(history.map(({ seq }) => seq)).toEqual([2, 1])
+  })
+
   it('counts an answer once that the server has by now', () => {
     const both = {
       ...added(3, 5, 2),

@@ -1,11 +1,11 @@
 import type { Logger } from 'pino'
 import type { Pool } from '../data/pool'
-import type { Replays } from '../threads'
+import type { Threads } from '../threads'
 
 /** What the application is built from; tests build it from their own. */
 export interface Dependencies {
   readonly pool: Pool
-  readonly replays: Replays
+  readonly threads: Threads
   /** The clock; only demo and tests may set it. */
   readonly now: () => Date
   readonly logger: Logger

@@ -77,7 +77,7 @@ const bringing =
             await takeTime(yard.client)
             response.type('application/x-ndjson')
             // What is told as done is told only when it is kept for good.
-            await bring(yard, deps.replays, createReadStream(file), (progress) => {
+            await bring(yard, createReadStream(file), (progress) => {
               if (progress.step === 'done') end = progress
               else tell(progress)
             })

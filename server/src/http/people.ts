@@ -26,7 +26,7 @@ import { CUT_OFF, serveOpen } from './serve'
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
 
-const meOf = ({ pool, now, engine }: Dependencies, who: SignedIn): Promise<Me> =>
+const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Promise<Me> =>
   inYard(pool, who, 'one moment', async (client) => {
     const { role } = (await personById(client, who.personId))!
     const { timeZone } = (await yardNow(client))!
@@ -38,6 +38,7 @@ const meOf = ({ pool, now, engine }: Dependencies, who: SignedIn): Promise<Me> =
       timeZone,
       now: now(),
       engine,
+      threads,
       afterwards: () => undefined,
     }
     return readOf(asked, {})('me')

@@ -132,13 +132,13 @@ export const inYardOf = async <T>(
   view: View,
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
-  const { now, engine } = deps
+  const { now, engine, threads } = deps
   const saves: Save[] = []
   const { deviceId } = asker
   const afterwards = (save: Save): void => void saves.push(save)
   const value = await inYard(deps.pool, asker, view, (client) => {
     saves.length = 0
-    return work({ client, ...asker, now: now(), engine, afterwards })
+    return work({ client, ...asker, now: now(), engine, threads, afterwards })
   })
   if (deviceId !== null && isSeenAnew(asker, now()))
     saves.push((later) => deviceSeen(later, asker.personId, deviceId, now()))

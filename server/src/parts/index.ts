@@ -45,7 +45,7 @@ import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
 import { countedTracks, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
-import { programNamed } from './programs'
+import { forThreads, programNamed } from './programs'
 
 /** How many answers a device is given at once. */
 const CARRY_PAGE = 5_000
@@ -160,8 +160,13 @@ const horseParts = (yard: Yard) => {
     judged: ofHorse(async (horseId, asking, read): Promise<Parts['judged']> => {
       const known = await today(horseId, asking)
       if (known) return known.judged
-      const judged = await judgeNow(read, asking)
-      if (asking.on !== todayIn(yard)) return judged
+      if (asking.on !== todayIn(yard)) return judgeNow(read, asking)
+      const program = forThreads(await read('program'))
+      const told = { facts: await read('facts'), loadDays: await read('loadDays'), on: asking.on }
+      const records = await tracksOf(client, horseId)
+      const judged = isPastKnown(records, asking.on)
+        ? await judgeNow(read, asking)
+        : await yard.threads.judge({ program, records, ...told })
       // Questions are read at one moment: this is the revision of what was just judged.
       const revision = await revisionOf(client, horseId)
       const workDays = await read('workDays')

@@ -134,7 +134,7 @@ class LogWriter {
 }
 
 /** Brings in a log of answers of this yard's horses: all of it, or an error that says why not. */
-export const bringLog: Bring = async (yard, replays, bytes, tell) => {
+export const bringLog: Bring = async (yard, bytes, tell) => {
   const horses = new Map<string, HorseOfLog>()
   const all = await allHorses(yard.client)
   // Whoever logs meanwhile waits, and nobody waits for each other.
@@ -153,6 +153,6 @@ export const bringLog: Bring = async (yard, replays, bytes, tell) => {
   for await (const text of linesIn(bytes)) await writer.take(parsedLine(text, ++n))
   await writer.end()
   await saveAllTips(yard.client)
-  const rebuilt = await rebuildAll(yard, replays, tell, writer.touched)
+  const rebuilt = await rebuildAll(yard, tell, writer.touched)
   tell({ step: 'done', answers: writer.written, horses: rebuilt.horses })
 }

@@ -159,7 +159,7 @@ const brokenJson = (error: unknown): NotBrought | null => {
 }
 
 /** Brings a whole yard into an empty one: all of it, or an error that says why not. */
-export const bringYard: Bring = async (yard, replays, bytes, tell) => {
+export const bringYard: Bring = async (yard, bytes, tell) => {
   if (await hasHorses(yard.client))
     throw new NotBrought('This yard has horses already.', [
       'A whole yard goes into an empty one. A log of answers (CSV) can be added to what is here.',
@@ -173,6 +173,6 @@ export const bringYard: Bring = async (yard, replays, bytes, tell) => {
     throw brokenJson(error) ?? error
   }
   await saveAllTips(yard.client)
-  const { horses } = await rebuildAll(yard, replays, tell)
+  const { horses } = await rebuildAll(yard, tell)
   tell({ step: 'done', answers: writer.answers, horses })
 }

@@ -1,5 +1,4 @@
 import type { Progress } from '@still-pine/contract'
-import type { Replays } from '../threads'
 import type { Yard } from './yard'
 
 /** Why nothing was brought in. */
@@ -15,12 +14,7 @@ export class NotBrought extends Error {
 export type Tell = (progress: Progress) => void
 
 /** Brings a file into a yard: all of it, or an error that says why not. */
-export type Bring = (
-  yard: Yard,
-  replays: Replays,
-  bytes: AsyncIterable<Uint8Array>,
-  tell: Tell,
-) => Promise<void>
+export type Bring = (yard: Yard, bytes: AsyncIterable<Uint8Array>, tell: Tell) => Promise<void>
 
 /** Records written in one statement, and reasons told at most. */
 export const AT_ONCE = 1_000

@@ -1,17 +1,25 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { predictingOn, replayPredicting } from '@still-pine/core/evidence'
+import { predictingOn } from '@still-pine/core/evidence'
 import { fedBy, feeding, type Program } from '@still-pine/core/program'
 import { trackOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
 import { deletePredictions, saveEvenings, savePredictions } from '../data/predictions'
 import { tracksOf, deleteTracks, saveTracks } from '../data/tracks'
+import { forThreads } from '../parts/programs'
 import type { Yard } from './yard'
 
 export interface NewEvidence extends TrackedAnswer {
   readonly id: string
   readonly at: Date
   readonly seq: number
+}
+
+/** A horse whose history is held, and where it ended before. */
+interface HorseToKeep {
+  readonly id: string
+  readonly program: Program
+  readonly tip: HorseTip
 }
 
 const isAfter = (tip: HorseTip, { at, seq }: NewEvidence): boolean =>
@@ -28,13 +36,12 @@ const latest = (tip: HorseTip, answers: readonly NewEvidence[]): HorseTip =>
 /** Works the tracks of some steps out again from the answers that stand. */
 export const rebuildTracks = async (
   yard: Yard,
-  horseId: string,
-  program: Program,
+  { id: horseId, program }: Pick<HorseToKeep, 'id' | 'program'>,
   steps: ReadonlySet<string>,
 ): Promise<void> => {
   const affected = fedBy(program, steps)
   const answers = await evidence(yard.client, horseId, [...feeding(program, affected)], null)
-  const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
+  const { records, predictions } = await yard.threads.replay({ program: forThreads(program), answers })
   const own = new Map([...records].filter(([key]) => affected.has(trackOf(key).step)))
   await deleteTracks(yard.client, horseId, [...affected])
   await saveTracks(yard.client, yard.yardId, horseId, own)
@@ -67,7 +74,7 @@ const append = async (
  */
 export const keepTracks = async (
   yard: Yard,
-  { id: horseId, program, tip }: { readonly id: string; readonly program: Program; readonly tip: HorseTip },
+  { id: horseId, program, tip }: HorseToKeep,
   {
     added,
     voidedSteps,
@@ -78,6 +85,6 @@ export const keepTracks = async (
   const inOrder = [...added].sort((a, b) => a.at.getTime() - b.at.getTime() || a.seq - b.seq)
   if (voidedSteps.size === 0 && inOrder.every((answer) => isAfter(tip, answer)))
     await append(yard, horseId, program, inOrder)
-  else await rebuildTracks(yard, horseId, program, steps)
+  else await rebuildTracks(yard, { id: horseId, program }, steps)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
 }

@@ -3,10 +3,10 @@ import type { Program } from '@still-pine/core/program'
 import { trackOf, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
 import { evidence, type Evidence } from '../data/answers'
 import { allHorses, lockHorse, touchHorse } from '../data/horses'
-import { programById } from '../data/programs'
 import { replacePredictions } from '../data/predictions'
 import { deleteTracks, saveTracks, tracksOf } from '../data/tracks'
-import type { Replayed, Replays } from '../threads'
+import { forThreads, programNamed } from '../parts/programs'
+import type { Replayed } from '../threads'
 import type { Yard } from './yard'
 
 /** Tracks of one horse that were not stored as they are worked out. */
@@ -61,9 +61,9 @@ interface Stored {
   readonly tracks: ReadonlyMap<TrackKey, TrackRecord>
 }
 
-const readHorse = async ({ client }: Yard, horse: Horse): Promise<Stored> => {
+const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored> => {
   await lockHorse(client, horse.id)
-  const program = (await programById(client, horse.programId))!.document
+  const program = await programNamed(client, yardId, horse.programId)
   const steps = program.steps.map(({ key }) => key)
   const answers = await evidence(client, horse.id, steps, null)
   return { horse, program, answers, tracks: await tracksOf(client, horse.id) }
@@ -89,7 +89,6 @@ const mend = async (
 /** Works all tracks of some horses (of all, where none are named) out again, and mends what was stored otherwise. */
 export const rebuildAll = async (
   yard: Yard,
-  replays: Replays,
   tell: (progress: Progress) => void,
   only?: ReadonlySet<string>,
 ): Promise<Rebuilt> => {
@@ -102,7 +101,7 @@ export const rebuildAll = async (
       tell({ step: 'judging', horses: ones.length, of: horses.length })
       const stored = await inTurn(() => readHorse(yard, horse))
       const { program, answers } = stored
-      const made = await replays.replay({ program, answers })
+      const made = await yard.threads.replay({ program: forThreads(program), answers })
       const tracks = await inTurn(() => mend(yard, stored, made))
       ones.push({
         answers: answers.length,
@@ -112,7 +111,7 @@ export const rebuildAll = async (
     }
   }
   // Some are read and written while others are worked out: no thread waits for the database.
-  await Promise.all(Array.from({ length: 2 * replays.atOnce }, work))
+  await Promise.all(Array.from({ length: 2 * yard.threads.atOnce }, work))
   return {
     horses: horses.length,
     answers: ones.reduce((sum, one) => sum + one.answers, 0),

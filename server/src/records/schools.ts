@@ -10,5 +10,5 @@ export const judgeAnew = async (yard: Yard, horseId: string, programId: string):
   const program = await programNamed(yard.client, yard.yardId, programId)
   // What was predicted of steps that left the program is gone with them.
   await replacePredictions(yard.client, yard.yardId, horseId, [])
-  await rebuildTracks(yard, horseId, program, new Set(program.steps.map(({ key }) => key)))
+  await rebuildTracks(yard, { id: horseId, program }, new Set(program.steps.map(({ key }) => key)))
 }

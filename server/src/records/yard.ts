@@ -1,5 +1,6 @@
 import type { Role } from '@still-pine/contract'
 import type { Client } from '../data/sql'
+import type { Threads } from '../threads'
 import { dayIn } from './yard-day'
 
 /** The yard as one request sees it: who asks, in which transaction, at what time. */
@@ -14,6 +15,8 @@ export interface Yard {
   readonly now: Date
   /** Which version of the product judges: what another judged is not read. */
   readonly engine: string
+  /** Where what takes long is worked out. */
+  readonly threads: Threads
   /** Has something saved once the reply is on its way; what is asked for here may be lost, and is then made again. */
   readonly afterwards: (save: (client: Client) => Promise<unknown>) => void
 }

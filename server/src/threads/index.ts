@@ -1,30 +1,34 @@
 import { availableParallelism } from 'node:os'
+import type { Judged } from '@still-pine/use-cases'
 import { Piscina } from 'piscina'
-import replay, { type History, type Replayed } from './replay'
+import { judge, replay, type History, type Replayed, type ToJudge } from './work'
 
-export type { Replayed } from './replay'
+export type { KnownProgram, Replayed } from './work'
 
-/** Works tracks out from histories; what it takes and gives are plain values. */
-export interface Replays {
-  /** How many at once are worth asking for. */
+/** Where what takes long is worked out; what goes in and comes out are plain values. */
+export interface Threads {
+  /** How many tasks at once are worth asking for. */
   readonly atOnce: number
   readonly replay: (history: History) => Promise<Replayed>
+  readonly judge: (known: ToJudge) => Promise<Judged>
   readonly end: () => Promise<void>
 }
 
 /** In this thread: for tests, where there is no built file to start a thread from. */
-export const replaysHere: Replays = {
+export const workHere: Threads = {
   atOnce: 1,
   replay: async (history) => replay(history),
+  judge: async (known) => judge(known),
   end: async () => undefined,
 }
 
-/** On threads, so that a long history holds nobody up; `file` is the built `replay`. */
-export const replaysOnThreads = (file: string, threads = Math.min(4, availableParallelism())): Replays => {
+/** On threads, so that a long history holds nobody up; `file` is the built `work`. */
+export const workOnThreads = (file: string, threads = Math.min(4, availableParallelism())): Threads => {
   const pool = new Piscina({ filename: file, minThreads: 0, maxThreads: threads, idleTimeout: 10_000 })
   return {
     atOnce: threads,
-    replay: (history) => pool.run(history) as Promise<Replayed>,
+    replay: (history) => pool.run(history, { name: 'replay' }) as Promise<Replayed>,
+    judge: (known) => pool.run(known, { name: 'judge' }) as Promise<Judged>,
     end: () => pool.destroy(),
   }
 }

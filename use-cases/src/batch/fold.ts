@@ -21,7 +21,8 @@ interface ByWhom {
   readonly seq: number
 }
 
-const byTime = (a: CarriedAnswer, b: CarriedAnswer): number =>
+/** In the order in which they were given, which is not that in which they were kept. */
+export const byTime = (a: CarriedAnswer, b: CarriedAnswer): number =>
   Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq
 
 const toldOf = (file: HorseFile, sessionId: string, change: Partial<SessionTold>): HorseFile => {
