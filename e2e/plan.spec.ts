@@ -54,6 +54,28 @@ test('a session is planned for its minutes, its place, its hands and its weather
   await expect(page.getByLabel('Hands')).toHaveValue('one')
 })
 
+test('what is arranged at the desk is run at the pen, on another device', async ({ page, browser, demo }) => {
+  const id = await enterDemo(page, demo)
+  await page.goto(`${demo.url}/before/${id.Curlew}`)
+  await expect(bursts(page).first()).toBeVisible()
+  const [first] = await bursts(page).allTextContents()
+  await change(page, 1, 'Leave it out today')
+  await expect.poll(async () => (await bursts(page).allTextContents()).includes(first!)).toBe(false)
+  const [now] = await bursts(page).allTextContents()
+  await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(0)
+
+  const phone = await (await browser.newContext(PHONE)).newPage()
+  await enterDemo(phone, demo)
+  await phone.goto(`${demo.url}/pen/${id.Curlew}`)
+  await expect(phone.getByText(/^1 of \d+ · ask 0 of/)).toBeVisible()
+  await expect(
+    phone.getByRole('combobox').or(phone.getByRole('button')).filter({ hasText: now! }).first(),
+  ).toBeVisible()
+  await phone.goto(`${demo.url}/before/${id.Curlew}`)
+  await expect.poll(async () => (await bursts(phone).allTextContents())[0]).toBe(now)
+  await phone.context().close()
+})
+
 test.describe('on a phone', () => {
   test.use(PHONE)
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
+import { Arrangement } from './arrangement'
 import { CONFIRMATIONS, PutIncident } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
 import {
@@ -80,6 +81,15 @@ export const BatchItem = z.discriminatedUnion('do', [
     id: Id,
     sessionId: Id,
     circumstances: CircumstancesSchema,
+    at: Instant,
+  }),
+  /** How a horse's session is arranged for a day; the newest word stands. */
+  z.object({
+    do: z.literal('arrange'),
+    id: Id,
+    horseId: Id,
+    day: Day,
+    arrangement: Arrangement,
     at: Instant,
   }),
   /** What was confirmed at the pen on a day; the newest word stands. */

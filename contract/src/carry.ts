@@ -1,6 +1,7 @@
 import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { KeptAnswer } from './answers'
+import { Arrangement } from './arrangement'
 import { Check, CONFIRMATIONS, Incident } from './care'
 import { Horse } from './horses'
 import { Overrule } from './judgement'
@@ -26,6 +27,8 @@ export const Carry = z.object({
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),
+  /** How its session is arranged for that day. */
+  arranged: Arrangement.nullable().default(null),
   /** Days it was ridden off the lead since the last incident that closed it. */
   rides: z.number().int().default(0),
   /** The block it is in, where one is open. */

@@ -1,4 +1,5 @@
 export * from './answer-details'
+export * from './arrangement'
 export * from './answers'
 export * from './blocks'
 export * from './care'

@@ -1,8 +1,10 @@
-import type { Burst, SessionPlan } from '@still-pine/core/plan'
+import type { SessionPlan } from '@still-pine/core/plan'
 import type { Facts, GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
 import { PERMIT_RULES, type Shut } from '@still-pine/core/permit'
 import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
+import { Arrangement } from './arrangement'
+import { BurstSchema } from './burst'
 import { Horse } from './horses'
 import { STOP_RULES } from './stop-rules'
 import { CalmSchema, Day, GradeSchema, Id, PlaceSchema, SideSchema } from './primitives'
@@ -98,32 +100,6 @@ export const GateVerdictSchema = z.object({
   cautions: z.array(z.string()),
 }) satisfies z.ZodType<GateVerdict>
 
-const BurstSchema = z.object({
-  step: z.string(),
-  name: z.string(),
-  purpose: z.enum(['check', 'mend', 'work', 'begin', 'close']),
-  sides: z.array(
-    z.object({
-      side: SideSchema,
-      rung: z.number().int(),
-      asks: z.number().int(),
-      places: z.array(PlaceSchema),
-    }),
-  ),
-  firstSide: SideSchema,
-  minutes: z.number(),
-  again: z.boolean(),
-  reasons: z.array(z.string()),
-  rule: z.string().nullable(),
-  pinned: z.boolean(),
-  kit: z.array(z.string()),
-  cautions: z.array(z.string()),
-  provided: z.array(z.string()).default([]),
-  lightAsk: z
-    .object({ step: z.string(), name: z.string(), rung: z.number().int(), rungName: z.string() })
-    .nullable(),
-}) satisfies z.ZodType<Burst>
-
 /** What is shut today, why, and what opens it. */
 const ShutSchema = z.object({
   what: z.string(),
@@ -208,6 +184,8 @@ export const Line = z.object({
   gates: z.array(GateVerdictSchema),
   overrules: z.array(Overrule),
   plan: SessionPlanSchema,
+  /** What somebody has arranged of it, on whichever device. */
+  arranged: Arrangement.nullable().default(null),
   facts: FactsSchema,
   /** What keeps the horse from more than it may be asked today, the gravest first. */
   shut: z.array(ShutSchema).default([]),

@@ -24,8 +24,7 @@ const isWhole = (carried: Carried | undefined): carried is Carried =>
   Number.isInteger(carried.cursor?.voidings)
 
 /** All but the answers, as text: what else a Line is made from. */
-const besides = ({ horse, day, checks, incidents, confirmed, overrules, cursor }: Carried): string =>
-  JSON.stringify([horse, day, checks, incidents, confirmed, overrules, cursor])
+const besides = ({ answers: _answers, at: _at, ...rest }: Carried): string => JSON.stringify(rest)
 
 /** What came of carrying a horse: something new, nothing new, or no signal. */
 export type CarryOutcome = 'new' | 'known' | 'away'

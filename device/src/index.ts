@@ -6,6 +6,7 @@ export {
   amendWaiting,
   entriesOf,
   isReadable,
+  keepArranged,
   keepWaiting,
   letGo,
   refusedEntries,

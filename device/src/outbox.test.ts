@@ -1,10 +1,12 @@
 import 'fake-indexeddb/auto'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { v7 as uuid } from 'uuid'
 import { beforeEach, describe, expect, it } from 'vitest'
 import {
   amendWaiting,
   countWaiting,
   entriesOf,
+  keepArranged,
   keepWaiting,
   letGo,
   putBack,
@@ -45,6 +47,29 @@ const answerEntry = (id = uuid(), readyAt = 0, personId = ME) => ({
 
 beforeEach(async () => {
   await device.waiting.clear()
+})
+
+const arrangedEntry = (minutes: number, day = '2026-05-14') => {
+  const id = uuid()
+  const wishes = { pinned: [], without: [] }
+  const arrangement = { programId: 'p', minutes, said: NOTHING_NOTED, wishes, bursts: null }
+  const item = { do: 'arrange' as const, id, horseId: 'h', day, arrangement, at: '2026-05-14T08:00:00Z' }
+  return { id, personId: ME, horseId: 'h', readyAt: 0, item }
+}
+
+describe('how a session is arranged', () => {
+  const minutes = async (): Promise<unknown[]> =>
+    (await entriesOf(ME)).map(({ item }) => item.do === 'arrange' && item.arrangement.minutes)
+
+  it('takes the place of what was said of that day before, until that is on its way', async () => {
+    await keepArranged(arrangedEntry(10))
+    await keepArranged(arrangedEntry(15))
+    await keepArranged(arrangedEntry(20, '2026-05-15'))
+    expect(await minutes()).toEqual([15, 20])
+    await takeReady(ME, NOW, 1)
+    await keepArranged(arrangedEntry(25))
+    expect(await minutes()).toEqual([15, 20, 25])
+  })
 })
 
 describe('the outbox', () => {

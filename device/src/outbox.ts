@@ -12,6 +12,26 @@ export const keepWaiting = async (...entries: readonly Entry[]): Promise<void> =
   await withRoom(() => device.waiting.bulkAdd(entries.map((entry) => ({ ...entry, keptAt }))))
 }
 
+/** Puts how a session is arranged in the outbox, in the stead of what was said of that day and has not been sent yet. */
+export const keepArranged = (entry: Entry & { item: Extract<BatchItem, { do: 'arrange' }> }): Promise<void> =>
+  withRoom(() =>
+    device.transaction('rw', device.waiting, async () => {
+      const { personId, horseId, item } = entry
+      const all = await device.waiting.where('personId').equals(personId).toArray()
+      const before = all.find(
+        (one) =>
+          one.horseId === horseId &&
+          one.item.do === 'arrange' &&
+          one.item.day === item.day &&
+          one.readyAt !== SENDING &&
+          !isRefused(one),
+      )
+      const keptAt = Date.now()
+      if (before) await device.waiting.update(before.order, { id: entry.id, item, keptAt })
+      else await device.waiting.add({ ...entry, keptAt })
+    }),
+  )
+
 /** Changes an answer that has not been sent yet; says whether it still could. */
 export const amendWaiting = (
   answerId: string,

@@ -24,6 +24,20 @@ const items: Record<BatchItem['do'], BatchItem> = {
       promised: null,
     },
   },
+  arrange: {
+    do: 'arrange',
+    id: uuid(),
+    horseId: HORSE,
+    day: '2026-05-14',
+    arrangement: {
+      programId: uuid(),
+      minutes: 12,
+      said: NOTHING_NOTED,
+      wishes: { pinned: [], without: ['face-up'] },
+      bursts: null,
+    },
+    at: AT,
+  },
   circumstances: {
     do: 'circumstances',
     id: uuid(),

@@ -71,6 +71,7 @@ export const ofHorse = (item: BatchItem, horseId: string): BatchItem => {
       return { ...item, answer: { ...item.answer, horseId } }
     case 'incident':
     case 'confirm':
+    case 'arrange':
       return { ...item, horseId }
     default:
       return item

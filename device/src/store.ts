@@ -34,7 +34,11 @@ export interface KeptReply {
 }
 
 /** All that this device knows of a horse. */
-export interface Carried extends Omit<Carry, 'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides'> {
+export interface Carried extends Omit<
+  Carry,
+  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged'
+> {
+  readonly arranged?: Carry['arranged']
   readonly block?: Carry['block']
   readonly known?: Carry['known']
   readonly rides?: number

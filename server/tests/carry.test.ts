@@ -84,7 +84,7 @@ describe('what a device takes along', () => {
     const loadDays = loadDaysIn(program, week, horse, day)
     const facts = factsFrom({ ...carried, program, loadDays })
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
-    const here = lineFrom({ horse, facts, overrules, workDays, loadDays, judged, on: day })
+    const here = lineFrom({ horse, facts, overrules, arranged: null, workDays, loadDays, judged, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)
     expect(JSON.parse(JSON.stringify(here))).toEqual(body)
   })

@@ -1,4 +1,4 @@
-import type { Line, ReplyOf } from '@still-pine/contract'
+import type { Carry, Horse, Line, ReplyOf } from '@still-pine/contract'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { dayIn } from '../src/records/yard-day'
@@ -41,6 +41,24 @@ describe('the day', () => {
     expect(await line(horse)).toMatchObject({ workDays: 3, calendarDays: 13 })
     await send([voidItem(last.answer.id, clock.iso)])
     expect(await line(horse)).toMatchObject({ workDays: 2 })
+  })
+
+  it('holds how a session was arranged, the newest word of it, for whoever reads the horse', async () => {
+    const horse = await addHorse(yard.starter)
+    const { programId } = (await yard.starter.get<Horse>(`/horses/${horse}`)).body
+    const arranged = (minutes: number, at: string) => ({
+      do: 'arrange',
+      id: uuid(),
+      horseId: horse,
+      day: '2026-05-14',
+      at,
+      arrangement: { programId, minutes, wishes: { pinned: [], without: ['draw'] }, bursts: null },
+    })
+    expect((await line(horse)).arranged).toBeNull()
+    await send([arranged(15, '2026-05-14T08:30:00Z'), arranged(10, '2026-05-14T08:10:00Z')])
+    expect((await line(horse)).arranged).toMatchObject({ minutes: 15, wishes: { without: ['draw'] } })
+    const { body } = await yard.starter.get<Carry>(`/horses/${horse}/carry`)
+    expect(body.arranged).toMatchObject({ minutes: 15 })
   })
 
   it('shows the week, and what goes stale in it', async () => {

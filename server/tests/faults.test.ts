@@ -11,7 +11,7 @@ import { addHorse, answerItem, sessionItem } from './making'
 import { FIRST_RUN, Visitor } from './running'
 
 const ROOT = new URL('../..', import.meta.url).pathname
-const MAIN = join(ROOT, 'server/dist/for-tests.js')
+const BUILT = join(ROOT, 'server/dist/for-tests')
 
 let folder: string
 let cluster: Cluster
@@ -20,7 +20,7 @@ let starter: Visitor
 
 const startServer = (port = 0): Promise<{ child: ChildProcess; port: number }> =>
   new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [MAIN], {
+    const child = spawn(process.execPath, [join(BUILT, 'main.js')], {
       cwd: ROOT,
       env: {
         ...process.env,
@@ -46,8 +46,9 @@ const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout
 
 beforeAll(async () => {
   await build({
-    entryPoints: [join(ROOT, 'server/src/main.ts')],
-    outfile: MAIN,
+    entryPoints: [join(ROOT, 'server/src/main.ts'), join(ROOT, 'server/src/threads/work.ts')],
+    entryNames: '[name]',
+    outdir: BUILT,
     bundle: true,
     platform: 'node',
     format: 'esm',

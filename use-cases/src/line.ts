@@ -6,7 +6,7 @@ import { offWork, type BlockNow } from '@still-pine/core/blocks'
 import type { KnownRung } from '@still-pine/core/facts'
 import { rungAt, stepOf, type Program } from '@still-pine/core/program'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
-import type { Check, Horse, Incident, Line, Overrule } from '@still-pine/contract'
+import type { Arrangement, Check, Horse, Incident, Line, Overrule } from '@still-pine/contract'
 
 type Side = Line['tracks'][number]['side']
 
@@ -42,6 +42,7 @@ interface Parts {
   readonly horse: Horse
   readonly facts: Facts
   readonly overrules: readonly Overrule[]
+  readonly arranged: Arrangement | null
   /** Days with answers up to the day judged. */
   readonly workDays: number
   readonly loadDays: number
@@ -182,11 +183,21 @@ export const loadDaysIn = (
 ): number => countersOf(program, week, arrived, on).loadDaysThisWeek
 
 /** A horse's Line from what is judged of it and what is known beside. */
-export const lineFrom = ({ horse, facts, overrules, workDays, loadDays, judged, on }: Parts): Line => ({
+export const lineFrom = ({
+  horse,
+  facts,
+  overrules,
+  arranged,
+  workDays,
+  loadDays,
+  judged,
+  on,
+}: Parts): Line => ({
   horse,
   day: on,
   ...judged,
   overrules: [...overrules],
+  arranged,
   facts: factsTold(facts),
   workDays,
   calendarDays: Math.max(0, daysBetween(horse.arrived, on)),

@@ -1,4 +1,5 @@
 import type {
+  Arrangement,
   Arrival,
   Block,
   CarriedAnswer,
@@ -128,6 +129,8 @@ export interface Parts {
   readonly incidents: readonly Incident[]
   readonly confirmed: readonly Confirmation[]
   readonly overrules: readonly Overrule[]
+  /** How its session is arranged for the day. */
+  readonly arranged: Arrangement | null
   /** What its last arrival check showed. */
   readonly known: readonly KnownRung[]
   /** The block it is in, where one is open. */

@@ -48,6 +48,7 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
     incidents: carried.incidents,
     // What was confirmed holds for its own day alone.
     confirmed: new Map([[carried.day, carried.confirmed]]),
+    arranged: carried.arranged ? new Map([[carried.day, carried.arranged]]) : new Map(),
     sessions: new Map(told.map((session) => [session.id, session])),
   }
   const file = waiting

@@ -137,6 +137,7 @@ export const loadersOf = (here: Here): Loaders => {
     incidents: ofHorse(({ incidents }) => incidents),
     confirmed: ofHorse(({ confirmed }, { on }) => confirmed.get(on) ?? []),
     overrules: ofHorse(({ carried }, { on }) => (carried.day === on ? carried.overrules : [])),
+    arranged: ofHorse(({ arranged }, { on }) => arranged.get(on) ?? null),
     known: ofHorse(({ carried }) => carried.known ?? []),
     block: ofHorse(({ carried }) => carried.block ?? null),
     rides: ofHorse((horse) => ridesHere(horse, lastClosed(horse.incidents))),

@@ -32,6 +32,7 @@ import {
   voidedAfter,
   workedRows,
 } from '../data/answers'
+import { arrangedOn } from '../data/arrangements'
 import { arrivalsOf, blocksOf, knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
 import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from '../data/days'
@@ -98,6 +99,7 @@ const horseParts = (yard: Yard) => {
     incidents: ofHorse((id) => incidentsOf(client, id)),
     confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
     overrules: ofHorse((id, { on }) => overrulesOn(client, id, on)),
+    arranged: ofHorse((id, { on }) => arrangedOn(client, id, on)),
     known: ofHorse((id) => knownOf(client, id)),
     block: ofHorse(async (id) => (await openBlock(client, id)) ?? null),
     rides: ofHorse(async (id, _asking, read) =>

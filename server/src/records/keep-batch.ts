@@ -9,6 +9,7 @@ import {
   type Verdict,
 } from '@still-pine/use-cases'
 import { insertAnswers, insertVoidings, namedAnswers } from '../data/answers'
+import { saveArranged } from '../data/arrangements'
 import { horsesOfIncidents, saveConfirmed } from '../data/care'
 import { allHorses, lockHorses, type HorseTip } from '../data/horses'
 import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
@@ -134,6 +135,9 @@ class ChangeWriter {
         return
       case 'circumstances':
         await saveCircumstances(client, change.sessionId, change.circumstances)
+        return
+      case 'arrangement':
+        await saveArranged(client, { yardId, personId, horseId: change.horseId }, change)
         return
       case 'confirmation': {
         const { horseId, day, confirmed } = change

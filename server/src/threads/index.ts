@@ -25,6 +25,8 @@ export const workHere: Threads = {
 /** On threads, so that a long history holds nobody up; `file` is the built `work`. */
 export const workOnThreads = (file: string, threads = Math.min(4, availableParallelism())): Threads => {
   const pool = new Piscina({ filename: file, minThreads: 0, maxThreads: threads, idleTimeout: 10_000 })
+  // A thread that dies fails its task, which is told; its own event must not end the server.
+  pool.on('error', () => undefined)
   return {
     atOnce: threads,
     replay: (history) => pool.run(history, { name: 'replay' }) as Promise<Replayed>,

@@ -54,6 +54,14 @@ const told = (items: readonly BatchItem[], parts = NOTHING, at = moment()): read
     verdict === 'already' ? 'already' : 'refused' in verdict ? verdict.refused.reason : verdict.change.kind,
   )
 
+const EMPTY: HorseFile = {
+  history: [],
+  incidents: [],
+  confirmed: new Map(),
+  arranged: new Map(),
+  sessions: new Map(),
+}
+
 describe('a batch', () => {
   it('may name in a later item what an earlier one brings', () => {
     expect(told([session(), answer(10), taking(11, id(10))])).toEqual(['session', 'answer', 'voiding'])
@@ -86,6 +94,30 @@ describe('a batch', () => {
     ])
   })
 
+  it('arranges a session of today or tomorrow, of a horse that is here', () => {
+    const arranged = (day: string, horseId = HORSE) =>
+      BatchItem.parse({
+        do: 'arrange',
+        id: id(30),
+        horseId,
+        day,
+        at: '2026-05-14T08:00:00Z',
+        arrangement: {
+          programId: id(31),
+          minutes: 12,
+          wishes: { pinned: [{ step: 'face-up', at: 0, asks: 3 }], without: ['draw'] },
+          bursts: null,
+        },
+      })
+    expect(told([arranged('2026-05-15'), arranged('2026-05-16'), arranged('2026-05-14', id(99))])).toEqual([
+      'arrangement',
+      'This day is still to come.',
+      'This horse is not in your yard.',
+    ])
+    const file = fold(EMPTY, changeOf(arranged('2026-05-14'), moment()), { personName: 'Runa', seq: 1 })
+    expect(file.arranged.get('2026-05-14')?.wishes.without).toEqual(['draw'])
+  })
+
   it('lets a helper take back their own answers only, and a starter anybody’s', () => {
     const known = { horseId: HORSE, step: 'face-up', personId: id(9), voided: false }
     const parts = { ...NOTHING, answers: new Map([[id(10), known]]) }
@@ -104,8 +136,6 @@ describe('a batch', () => {
     expect(clockOff(NOW, '2026-05-14T08:59:30Z')).toBe(0)
   })
 })
-
-const EMPTY: HorseFile = { history: [], incidents: [], confirmed: new Map(), sessions: new Map() }
 
 describe('the file of a horse', () => {
   it('holds the answers that stand, oldest first, in whatever order they came', () => {

@@ -47,6 +47,7 @@ export type Change =
   | ({ readonly kind: 'incident' } & Omit<Item<'incident'>, 'do'>)
   | ({ readonly kind: 'note'; readonly at: Date } & Omit<Item<'note'>, 'do' | 'at'>)
   | ({ readonly kind: 'circumstances' } & Omit<Item<'circumstances'>, 'do' | 'at'>)
+  | ({ readonly kind: 'arrangement'; readonly at: Date } & Omit<Item<'arrange'>, 'do' | 'at'>)
   | ({ readonly kind: 'confirmation' } & Omit<Item<'confirm'>, 'do'>)
 
 /** The change an item asks for, whether or not it may be. */
@@ -80,6 +81,10 @@ export const changeOf = (item: BatchItem, moment: Moment): Change => {
     case 'circumstances': {
       const { do: _do, at: _at, ...circumstances } = item
       return { kind: 'circumstances', ...circumstances }
+    }
+    case 'arrange': {
+      const { do: _do, at, ...arrangement } = item
+      return { kind: 'arrangement', ...arrangement, at: corrected(moment, at) }
     }
     case 'confirm': {
       const { do: _do, ...confirmation } = item

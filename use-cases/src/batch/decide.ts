@@ -2,7 +2,7 @@ import type { BatchItem } from '@still-pine/contract'
 import { mayDo, type Action } from '@still-pine/contract/rights'
 import { daysBetween, type Day } from '@still-pine/core/answer'
 import { knownStep, misfitOf, type Program } from '@still-pine/core/program'
-import { pastDayFault, timeFault, type Born } from '../times'
+import { dayFault, pastDayFault, timeFault, type Born } from '../times'
 import { changeOf, corrected, type Change, type Moment } from './change'
 
 /** What a batch is held against: all that its items name, as far as it is known. */
@@ -100,6 +100,12 @@ const faultOf = (parts: BatchParts, item: BatchItem, moment: Moment): Refused | 
     case 'circumstances':
       // How a session was is said by whoever may log it.
       return parts.sessions.has(item.sessionId) ? null : refused(NO_SESSION, 'sessionId')
+    case 'arrange': {
+      const horse = parts.horses.get(item.horseId)
+      if (!horse) return refused(NO_HORSE, 'horseId')
+      const fault = dayFault(moment.today, horse, item.day)
+      return fault === null ? null : refused(fault, 'day')
+    }
     case 'confirm': {
       const no = notAllowed(moment, 'confirm-on-the-day')
       if (no) return no

@@ -1,4 +1,4 @@
-import type { CarriedAnswer, Incident, Session } from '@still-pine/contract'
+import type { Arrangement, CarriedAnswer, Incident, Session } from '@still-pine/contract'
 import type { Day } from '@still-pine/core/answer'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Change } from './change'
@@ -9,6 +9,7 @@ export interface HorseFile {
   readonly history: readonly CarriedAnswer[]
   readonly incidents: readonly Incident[]
   readonly confirmed: ReadonlyMap<Day, readonly Confirmation[]>
+  readonly arranged: ReadonlyMap<Day, Arrangement>
   /** What is told of its sessions besides their answers. */
   readonly sessions: ReadonlyMap<string, SessionTold>
 }
@@ -60,6 +61,8 @@ export const fold = (file: HorseFile, change: Change, { personName, seq }: ByWho
       return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })
     case 'circumstances':
       return toldOf(file, change.sessionId, { circumstances: change.circumstances })
+    case 'arrangement':
+      return { ...file, arranged: new Map(file.arranged).set(change.day, change.arrangement) }
     case 'confirmation':
       return { ...file, confirmed: new Map(file.confirmed).set(change.day, change.confirmed) }
   }

@@ -12,7 +12,7 @@ export const owner = query('owner', ['horse', 'owner'], (parts) => ({ owner: par
 /** A horse's tracks, gates and plan on a day. */
 export const line = query(
   'line',
-  ['horse', 'facts', 'overrules', 'workDays', 'loadDays', 'judged'],
+  ['horse', 'facts', 'overrules', 'arranged', 'workDays', 'loadDays', 'judged'],
   (parts, { on }) => lineFrom({ ...parts, on }),
 )
 
@@ -29,7 +29,18 @@ export const worked = query('worked', ['horse', 'worked'], (parts, { today }) =>
 /** What a device takes along of a horse from where it left off. */
 export const carry = query(
   'carry',
-  ['horse', 'carriedPage', 'checks', 'incidents', 'confirmed', 'overrules', 'rides', 'block', 'known'],
+  [
+    'horse',
+    'carriedPage',
+    'checks',
+    'incidents',
+    'confirmed',
+    'overrules',
+    'arranged',
+    'rides',
+    'block',
+    'known',
+  ],
   ({ carriedPage: { answers, more, voided }, ...parts }, { today, named }) => ({
     ...parts,
     day: today,

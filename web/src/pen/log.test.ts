@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { configureStore } from '@reduxjs/toolkit'
 import type { NewAnswer } from '@still-pine/contract'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -16,7 +17,7 @@ import {
 import { penSlice, started, type Aim, type PenAnswer, type Run } from './pen-slice'
 
 const ME = 'me'
-const RUN: Run = { bursts: [], gate: null }
+const RUN: Run = { bursts: [], gate: null, said: NOTHING_NOTED }
 const AIM: Aim = { burst: 0, step: 'face-up', side: 'none', rung: 2 }
 const FIRM: Omit<PenAnswer, 'id' | 'at'> = {
   step: 'face-up',

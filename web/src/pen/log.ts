@@ -2,7 +2,6 @@ import { PutIncident, type BatchItem, type PromisedAsk } from '@still-pine/contr
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
-import { arrangedFor } from '../before/arrange/arrangement'
 import { amendWaiting, device, keepWaiting, withdrawWaiting } from '@still-pine/device'
 import { sayNotKept, sayWhileSlow } from '../offline/keep'
 import type { AppThunk } from '../app/thunk'
@@ -96,7 +95,10 @@ export const openPen =
     // A gate's checks are what it wants now, and afterwards the day's plan is back.
     // A school that was changed since has other steps: what was answered stays, the plan is the new one.
     const isOther = run.gate !== null || run.gate !== kept?.gate || horse.programId !== kept?.programId
-    const goingOn = kept?.day === day ? { ...fresh, ...kept, personId, running: null, calmFor: null } : fresh
+    const goingOn =
+      kept?.day === day
+        ? { ...fresh, ...kept, said: run.said, personId, running: null, calmFor: null }
+        : fresh
     dispatch(
       penOpened(
         isOther
@@ -155,7 +157,7 @@ const sessionItem = (pen: PenState, startedAt: string): BatchItem => ({
     horseId: pen.horseId,
     startedAt,
     place: whereNow(),
-    circumstances: arrangedFor(pen.horseId, pen.day, pen.programId).said,
+    circumstances: pen.said,
     promised: promisedBy(pen),
   },
 })

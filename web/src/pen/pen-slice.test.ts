@@ -1,3 +1,4 @@
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { describe, expect, it } from 'vitest'
 import { PLAIN_ANSWER } from '@still-pine/device'
 import {
@@ -31,6 +32,7 @@ const PEN: PenState = {
   stand: STANDING_ANYWHERE,
   bursts: [],
   gate: null,
+  said: NOTHING_NOTED,
   burstStartedAt: 100,
   running: null,
   answers: [],

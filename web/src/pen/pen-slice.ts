@@ -2,6 +2,7 @@ import type { AnswerDetails, IncidentTold } from '@still-pine/contract'
 import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
 import type { Confirmation } from '@still-pine/core/facts'
+import type { Circumstances } from '@still-pine/core/circumstances'
 import type { Burst } from '@still-pine/core/plan'
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit'
 
@@ -55,6 +56,8 @@ export interface Running {
 export interface Run {
   readonly bursts: readonly Burst[]
   readonly gate: string | null
+  /** How the day is, as far as it was said before. */
+  readonly said: Circumstances
 }
 
 export interface PenState extends Run {

@@ -4,7 +4,7 @@ import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useRef } from 'react'
 import { toast } from 'sonner'
 import { useAppDispatch } from '../app/store'
-import { arrangedFor, plannedFor } from '../before/arrange/arrangement'
+import { arrangementOf, plannedFor } from '../before/arrange/arrangement'
 import { compose } from '../threads/composer'
 import { restPlanned } from './pen-slice'
 import type { PenView } from './use-pen'
@@ -47,7 +47,7 @@ export const useFollow = (view: PenView, line: Line, program: Program, suits: Ou
     const isOld = news === ''
     planned.current = news
     if (isOld) return
-    const { minutes, said, wishes } = arrangedFor(line.horse.id, line.day, line.horse.programId)
+    const { minutes, said, wishes } = arrangementOf(line)
     const spent = Math.max(0, (Date.now() - Date.parse(first)) / MINUTE)
     void compose(
       program,

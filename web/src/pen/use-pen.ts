@@ -5,7 +5,7 @@ import { rungName, stepOf, type Program, type Step } from '@still-pine/core/prog
 import type { GateVerdict } from '@still-pine/core/readiness'
 import { useEffect, useMemo } from 'react'
 import { toast } from 'sonner'
-import { arrangedFor } from '../before/arrange/arrangement'
+import { arrangementOf } from '../before/arrange/arrangement'
 import { permitHorse } from '../horse/permit-horse'
 import { useAppDispatch, useAppSelector, useAppStore } from '../app/store'
 import { isPenOf, openPen, rememberPenSoon } from './log'
@@ -75,15 +75,12 @@ export interface Wanted {
 
 /** What is run in the pen: the asks of a sheet, the checks of a gate, and otherwise the day's plan. */
 const runOf = (line: Line, program: Program, { gate: gateKey, bursts }: Wanted): Run => {
-  if (bursts && bursts.length > 0) return { gate: gateKey, bursts }
+  const { said, bursts: arranged } = arrangementOf(line)
+  if (bursts && bursts.length > 0) return { gate: gateKey, bursts, said }
   const gate = line.gates.find(({ gate }) => gate === gateKey)
   return gate
-    ? { gate: gate.gate, bursts: gateChecks(permitHorse(line, program), gate as GateVerdict, line.day) }
-    : {
-        gate: null,
-        bursts:
-          arrangedFor(line.horse.id, line.day, line.horse.programId).bursts ?? (line.plan.bursts as Bursts),
-      }
+    ? { gate: gate.gate, bursts: gateChecks(permitHorse(line, program), gate as GateVerdict, line.day), said }
+    : { gate: null, bursts: arranged ?? (line.plan.bursts as Bursts), said }
 }
 
 const isOf = (pen: PenState | null, line: Line): pen is PenState => pen?.horseId === line.horse.id

@@ -1,13 +1,13 @@
+import type { Line } from '@still-pine/contract'
 import { NOTHING_NOTED, type Circumstances } from '@still-pine/core/circumstances'
 import { NO_WISHES, ORDINARY, type Burst, type Outlook, type Wishes } from '@still-pine/core/plan'
 
-/** What a person has said of one horse's session today. */
+/** What a person has said of one horse's session today, and the bursts it came to, for the pen. */
 export interface Arrangement {
   readonly minutes: number | null
   /** How the day is, as far as it was said; hands and weather are planned for. */
   readonly said: Circumstances
   readonly wishes: Wishes
-  /** The bursts it came to, for the pen. */
   readonly bursts: readonly Burst[] | null
 }
 
@@ -18,47 +18,36 @@ export const AS_PLANNED: Arrangement = {
   bursts: null,
 }
 
-interface Kept extends Arrangement {
-  readonly day: string
-  readonly programId: string
-}
-
-const keyOf = (horseId: string): string => `arranged ${horseId}`
-
 /** What is so of a person and the yard, and not of one horse: the next horse of the day is begun with it. */
 type OfTheDay = Pick<Circumstances, 'watching' | 'handler'>
 
 const OF_THE_DAY = 'said today'
 
 const ofTheDay = (day: string): Partial<OfTheDay> => {
-  const kept = JSON.parse(localStorage.getItem(OF_THE_DAY) ?? 'null') as (OfTheDay & { day: string }) | null
-  return kept?.day === day ? { watching: kept.watching, handler: kept.handler } : {}
-}
-
-/** What was arranged for this horse on this day, on this device; another day or another school begins anew. */
-export const arrangedFor = (horseId: string, day: string, programId: string): Arrangement => {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(horseId)) ?? 'null') as Kept | null
-    return kept?.day === day && kept.programId === programId
-      ? { ...AS_PLANNED, ...kept }
-      : { ...AS_PLANNED, said: { ...NOTHING_NOTED, ...ofTheDay(day) } }
+    const kept = JSON.parse(localStorage.getItem(OF_THE_DAY) ?? 'null') as (OfTheDay & { day: string }) | null
+    return kept?.day === day ? { watching: kept.watching, handler: kept.handler } : {}
   } catch {
-    return AS_PLANNED
+    return {}
   }
 }
 
-export const keepArranged = (
-  horseId: string,
-  day: string,
-  programId: string,
-  arrangement: Arrangement,
-): void => {
+/** What was arranged for this horse today, on whichever device; by another school it begins anew. */
+export const arrangementOf = ({
+  arranged,
+  day,
+  horse,
+}: Pick<Line, 'arranged' | 'day' | 'horse'>): Arrangement =>
+  arranged?.programId === horse.programId
+    ? (arranged as Arrangement)
+    : { ...AS_PLANNED, said: { ...NOTHING_NOTED, ...ofTheDay(day) } }
+
+/** Remembers what is so of the whole day, for the next horse that nothing was said of yet. */
+export const rememberOfTheDay = (day: string, { watching, handler }: OfTheDay): void => {
   try {
-    localStorage.setItem(keyOf(horseId), JSON.stringify({ ...arrangement, day, programId }))
-    const { watching, handler } = arrangement.said
     if (watching ?? handler) localStorage.setItem(OF_THE_DAY, JSON.stringify({ day, watching, handler }))
   } catch {
-    // A device that keeps nothing plans the day as it is.
+    // Then it is asked of the next horse again.
   }
 }
 

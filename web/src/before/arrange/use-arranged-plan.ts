@@ -1,9 +1,11 @@
 import type { Line } from '@still-pine/contract'
 import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react'
 import { compose, warmUp } from '../../threads/composer'
-import { arrangedFor, AS_PLANNED, isTouched, keepArranged, plannedFor, type Arrangement } from './arrangement'
+import { useAppDispatch } from '../../app/store'
+import { arrangementOf, AS_PLANNED, isTouched, plannedFor, type Arrangement } from './arrangement'
+import { saveArranged } from './save-arranged'
 import { useSuits } from './use-suits'
 
 export interface ArrangedPlan {
@@ -15,12 +17,16 @@ export interface ArrangedPlan {
   readonly isBusy: boolean
 }
 
-/** Today's plan around what the person has said of it: made on a worker, kept on this device for the pen. */
+/** Today's plan around what the person has said of it: made on a worker, saved for the pen. */
 export const useArrangedPlan = (line: Line, program: Program, where: string | null): ArrangedPlan => {
-  const { id, programId } = line.horse
-  const [arrangement, setArrangement] = useState(() => arrangedFor(id, line.day, programId))
+  const dispatch = useAppDispatch()
+  const [arrangement, setArrangement] = useState(() => arrangementOf(line))
+  // What is saved already is not saved again: a page that is only looked at says nothing.
+  const saved = useRef(JSON.stringify(arrangement))
   const [made, setMade] = useState<{ of: unknown; plan: SessionPlan; cost: number | null } | null>(null)
   const suits = useSuits(where)
+  const { tracks, facts, day } = line
+  const planned = useMemo(() => ({ tracks, facts, day }), [tracks, facts, day])
   const { loadDays } = line
   const { minutes, said, wishes } = arrangement
   const { helper, weather } = plannedFor({ said })
@@ -30,25 +36,31 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   )
   // The Line brings the plan of an ordinary day along.
   const isOrdinary = !isTouched(arrangement) && suits === null
+  const save = useEffectEvent((next: Arrangement): void => {
+    const text = JSON.stringify(next)
+    if (text === saved.current) return
+    saved.current = text
+    dispatch(saveArranged(line, next))
+  })
   useEffect(() => {
     let isWanted = true
     if (isOrdinary) {
-      keepArranged(id, line.day, programId, { ...AS_PLANNED, said })
-      void warmUp(program, line)
+      save({ ...AS_PLANNED, said })
+      void warmUp(program, planned)
       return
     }
     const hasWishes = wishes.pinned.length + wishes.without.length > 0
     void Promise.all([
-      compose(program, line, wanted),
-      hasWishes ? compose(program, line, { ...wanted, wishes: NO_WISHES }) : null,
+      compose(program, planned, wanted),
+      hasWishes ? compose(program, planned, { ...wanted, wishes: NO_WISHES }) : null,
     ]).then(([plan, free]) => {
       if (!isWanted) return
       const cost = free ? Math.max(0, 1 - plan.worth / Math.max(free.worth, 1e-9)) : null
       setMade({ of: wanted, plan, cost })
-      keepArranged(id, line.day, programId, { minutes, said, wishes, bursts: plan.bursts })
+      save({ minutes, said, wishes, bursts: plan.bursts })
     })
     return () => void (isWanted = false)
-  }, [isOrdinary, program, line, wanted, minutes, said, wishes, id, programId])
+  }, [isOrdinary, program, planned, wanted, minutes, said, wishes])
   const change = (patch: Partial<Arrangement>): void => setArrangement((before) => ({ ...before, ...patch }))
   return {
     plan: isOrdinary || !made ? line.plan : made.plan,

@@ -24,6 +24,8 @@ export const itemWords = (item: BatchItem): string => {
       return item.note ? `a note: “${item.note}”` : 'the session confirmed'
     case 'circumstances':
       return `how the session was: ${circumstancesInWords(item.circumstances) || 'nothing noted'}`
+    case 'arrange':
+      return 'how the session is arranged'
     case 'confirm':
       return `confirmed at the pen: ${item.confirmed.join(', ') || 'nothing'}`
   }

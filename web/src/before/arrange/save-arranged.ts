@@ -1,0 +1,29 @@
+import type { BatchItem, Line } from '@still-pine/contract'
+import { keepArranged } from '@still-pine/device'
+import { v7 as uuid } from 'uuid'
+import { api } from '../../app/api'
+import type { store } from '../../app/store'
+import { rememberOfTheDay, type Arrangement } from './arrangement'
+
+type Item = Extract<BatchItem, { do: 'arrange' }>
+
+/** Saves how a session is arranged: on this device at once, and from there for every other. */
+export const saveArranged =
+  ({ horse, day }: Pick<Line, 'horse' | 'day'>, told: Arrangement) =>
+  (dispatch: typeof store.dispatch, getState: typeof store.getState): void => {
+    const personId = api.endpoints.me.select()(getState()).data?.person.id
+    if (personId === undefined) return
+    const arrangement = JSON.parse(
+      JSON.stringify({ ...told, programId: horse.programId }),
+    ) as Item['arrangement']
+    dispatch(
+      api.util.updateQueryData('line', horse.id, (line) => {
+        line.arranged = arrangement
+      }),
+    )
+    rememberOfTheDay(day, told.said)
+    const at = new Date().toISOString()
+    const item: Item = { do: 'arrange', id: uuid(), horseId: horse.id, day, arrangement, at }
+    // A device that keeps nothing plans the day as it is.
+    void keepArranged({ id: item.id, personId, horseId: horse.id, item, readyAt: 0 }).catch(() => undefined)
+  }
