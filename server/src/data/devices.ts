@@ -1,7 +1,7 @@
 import type { Device, Role } from '@still-pine/contract'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
-export interface SignInFound {
+interface SignInFound {
   readonly yardId: string
   readonly timeZone: string
   readonly role: Role

@@ -9,10 +9,6 @@ export interface PersonRow {
   readonly passwordHash: string | null
 }
 
-/** Changes the password of a person, which ends their sign-ins. */
-export const savePassword = (client: Client, id: string, passwordHash: string) =>
-  run(client, sql`update person set password_hash = ${passwordHash}, epoch = epoch + 1 where id = ${id}`)
-
 export interface YardRow {
   readonly id: string
   readonly name: string

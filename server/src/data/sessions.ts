@@ -51,7 +51,7 @@ export const sessionById = async (client: Client, id: string): Promise<Session |
 }
 
 /** Whose session it is, and of which day. */
-export interface SessionOf {
+interface SessionOf {
   readonly horseId: string
   readonly day: string
 }

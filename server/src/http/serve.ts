@@ -10,7 +10,7 @@ import type { Dependencies } from './dependencies'
 import { Refusal } from '@still-pine/use-cases'
 
 /** The parsed parts of a request. */
-export interface Parsed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> {
+interface Parsed<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> {
   readonly params: z.output<P>
   readonly query: z.output<Q>
   readonly body: z.output<B>

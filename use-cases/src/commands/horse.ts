@@ -20,7 +20,7 @@ const checkDays = (today: string, { born, arrived, estimate }: PutHorse): void =
 }
 
 /** Refuses a change that was made from an older version of the horse than there is. */
-export const refuseStale = ({ name, version }: Horse, from: number): void => {
+const refuseStale = ({ name, version }: Horse, from: number): void => {
   if (version !== from)
     throw new Refusal('stale', `${name} was changed meanwhile. Look at it again, then change it.`, {
       currentVersion: version,
