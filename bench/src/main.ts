@@ -15,6 +15,7 @@ import { offlineFigures } from './offline'
 import { pageFigures } from './page'
 import { readingFigures } from './reading'
 import { tapFigures } from './tap'
+import { todayFigures } from './today'
 
 // Run by tools/bench.mjs, which starts the database and passes its address.
 const { values } = parseArgs({
@@ -23,7 +24,7 @@ const { values } = parseArgs({
     answers: { type: 'string', default: '5000' },
     yards: { type: 'string', default: '1000' },
     herd: { type: 'string', default: '200' },
-    only: { type: 'string', default: 'filter,rebuild,line,yards,reading,page,tap,offline,charts' },
+    only: { type: 'string', default: 'filter,rebuild,today,line,yards,reading,page,tap,offline,charts' },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
 })
@@ -84,7 +85,9 @@ if (parts.has('composer')) {
 }
 
 if (
-  ['rebuild', 'line', 'yards', 'reading', 'page', 'tap', 'offline', 'charts'].some((part) => parts.has(part))
+  ['rebuild', 'today', 'line', 'yards', 'reading', 'page', 'tap', 'offline', 'charts'].some((part) =>
+    parts.has(part),
+  )
 ) {
   await migrate(ownerUrl, process.env.STILL_PINE_MIGRATIONS!)
   const client = new pg.Client(ownerUrl)
@@ -108,6 +111,10 @@ if (
   if (parts.has('reading')) {
     say('Reading evidence …')
     add(...(await readingFigures(ownerUrl, SIGN_IN, NOW)))
+  }
+  if (parts.has('today')) {
+    say('Reading Today …')
+    add(...(await todayFigures(ownerUrl, SIGN_IN, NOW)))
   }
   if (parts.has('line')) {
     say('Reading Lines …')
