@@ -48,7 +48,9 @@ test('a session is planned for its minutes, its place, its hands and its weather
   await page.getByLabel('Weather').selectOption('heat')
   await expect(page.getByRole('article').getByText(/short in the heat/)).toBeVisible()
   await page.getByLabel('Weather').selectOption('fair')
+  const sent = page.waitForRequest(/answers\/batch$/)
   await page.getByLabel('Hands').selectOption('one')
+  await sent
   // What was said holds for the day, also after the page was left.
   await page.reload()
   await expect(page.getByLabel('Hands')).toHaveValue('one')

@@ -14,6 +14,7 @@ export {
   takeReady,
   withdrawWaiting,
 } from './outbox'
+export { withWhatWaits } from './overlay'
 export { PLAIN_ANSWER } from './plain-answer'
 export {
   asAnswerTo,

@@ -38,10 +38,13 @@ export const lineKnown = async (me: Me, horseId: string): Promise<Line | undefin
 
 const LINE = /^horses\/([^/?]+)\/line$/
 
+/** The horse whose Line of today is asked for, or nothing. */
+export const horseOfLine = (key: string): string | undefined => LINE.exec(key)?.[1]
+
 /** Answers that need nothing worked out: read at once, without waking the worker. */
 export const knownHere = async (key: string, now: number): Promise<unknown> => {
   if (key === 'me') return meHere(now)
-  const horseId = LINE.exec(key)?.[1]
+  const horseId = horseOfLine(key)
   if (horseId === undefined) return undefined
   const me = await meHere(now)
   return me && lineKnown(me, horseId)

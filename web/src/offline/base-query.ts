@@ -1,5 +1,5 @@
 import type { BaseQueryApi, BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
-import { keepReply, keptReply, paySignOut } from '@still-pine/device'
+import { keepReply, keptReply, paySignOut, withWhatWaits } from '@still-pine/device'
 
 type Ask = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError>
 
@@ -59,8 +59,9 @@ export const onDeviceToo =
       : await ask(args, api, extra)
     if (!reply.error) {
       onHeard(api, true)
-      if (keepsCopy) void keepReply(key, reply.data, Date.now())
-      return reply
+      const data = await withWhatWaits(key, reply.data).catch(() => reply.data)
+      if (keepsCopy) void keepReply(key, data, Date.now())
+      return { ...reply, data }
     }
     if (isCutOff(reply.error)) onCutOff()
     if (!AWAY_STATUSES.has(reply.error.status)) return reply

@@ -1,0 +1,29 @@
+import 'fake-indexeddb/auto'
+import { NOTHING_NOTED } from '@still-pine/core/circumstances'
+import { beforeEach, expect, it } from 'vitest'
+import { keepArranged } from './outbox'
+import { withWhatWaits } from './overlay'
+import { device } from './store'
+import { rememberPerson } from './who'
+
+const arranged = (day: string, minutes: number) => {
+  const wishes = { pinned: [], without: [] }
+  const arrangement = { programId: 'p', minutes, said: NOTHING_NOTED, wishes, bursts: null }
+  const item = { do: 'arrange' as const, id: 'i', horseId: 'h', day, arrangement, at: '2026-05-14T08:00:00Z' }
+  return { id: 'i', personId: 'me', horseId: 'h', readyAt: 0, item }
+}
+const LINE = { day: '2026-05-14', arranged: null }
+
+beforeEach(async () => {
+  await device.waiting.clear()
+  await rememberPerson('me', 'Runa')
+})
+
+it('tells a Line as it was arranged here and not sent yet, and nothing else otherwise', async () => {
+  await keepArranged(arranged('2026-05-15', 10))
+  expect(await withWhatWaits('horses/h/line', LINE)).toEqual(LINE)
+  await keepArranged(arranged('2026-05-14', 15))
+  expect(await withWhatWaits('horses/h/line', LINE)).toMatchObject({ arranged: { minutes: 15 } })
+  expect(await withWhatWaits('horses/other/line', LINE)).toEqual(LINE)
+  expect(await withWhatWaits('today', LINE)).toBe(LINE)
+})

@@ -1,0 +1,16 @@
+import type { Line } from '@still-pine/contract'
+import { horseOfLine, waitingFor } from './known'
+import { personHere } from './who'
+
+/** A reply of the server, with how a session was arranged on this device and has not been sent yet. */
+export const withWhatWaits = async (key: string, body: unknown): Promise<unknown> => {
+  const horseId = horseOfLine(key)
+  if (horseId === undefined) return body
+  const line = body as Line
+  const personId = await personHere()
+  const waiting = personId === null ? [] : await waitingFor(personId, horseId)
+  const arranged = waiting
+    .map(({ item }) => item)
+    .findLast((item) => item.do === 'arrange' && item.day === line.day)
+  return arranged?.do === 'arrange' ? { ...line, arranged: arranged.arrangement } : line
+}
