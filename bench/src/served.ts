@@ -80,6 +80,8 @@ export const served = async <T>(
     const ms = await timedAsync(async () => {
       for (const { text, values } of statements) await client.query(text, [...values])
     })
+    // What is saved after a reply may have begun while the request was recorded, and not ended.
+    await client.query('rollback')
     client.release()
     return ms
   }
