@@ -1,25 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_ANSWER } from '../plain-answer'
-import type { AnswerHere } from './horse-here'
+import { given } from './given'
 import { workedHere } from './worked'
-
-const given = (minute: number, change: Partial<AnswerHere> = {}): AnswerHere => ({
-  ...PLAIN_ANSWER,
-  id: `a${minute}`,
-  seq: minute,
-  sessionId: 's',
-  step: 'bend',
-  side: 'left',
-  rung: 2,
-  grade: 1,
-  calm: 0,
-  at: `2026-05-12T07:${String(minute).padStart(2, '0')}:00Z`,
-  day: '2026-05-12',
-  replaces: null,
-  personName: 'Runa Vik',
-  ahead: false,
-  ...change,
-})
 
 describe('what a horse was worked, from what lies here', () => {
   it('is counted by track and session, without what was uncued', () => {
