@@ -1,6 +1,6 @@
 import type { CarriedAnswer, Carry } from '@still-pine/contract'
 import { device, type Carried } from './store'
-import { lineKey } from './known'
+import { lineKey } from './keys'
 
 /** Asks the server for a horse from where this device left off; `null` where it cannot be asked. */
 export type AskCarry = (

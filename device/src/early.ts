@@ -1,3 +1,4 @@
+import { lineKey, programKey } from './keys'
 import { device, OWED, PERSON, type KeptReply } from './store'
 
 /** What the first page is made from, as it lies on this device. */
@@ -17,15 +18,13 @@ const read = (path: string): Promise<Early | null> =>
     const personId = person?.value
     if (typeof personId !== 'string') return null
     const horseId = HORSE.exec(path)?.[1]
-    const lineKey = `horses/${horseId}/line`
     const [about, me, line] = await device.replies.bulkGet([
       ['', 'about'],
       [personId, 'me'],
-      [personId, lineKey],
+      [personId, lineKey(horseId ?? '')],
     ])
     const { horse } = (line?.body ?? {}) as { horse?: { programId?: string } }
-    const programKey = `programs/${horse?.programId}`
-    const program = line && (await device.replies.get([personId, programKey]))
+    const program = line && (await device.replies.get([personId, programKey(horse?.programId ?? '')]))
     const found = [about, me, line, program].filter((one) => one !== undefined)
     return { isSignOutOwed: owed?.value === true, replies: new Map(found.map((one) => [one.key, one])) }
   })

@@ -1,7 +1,7 @@
 export { carryHorse, type AskCarry } from './carry'
 export { drainFor, type SyncState } from './drain'
 export { readEarly } from './early'
-export { knownHere } from './known'
+export { knownHere, type Question } from './known'
 export {
   amendWaiting,
   entriesOf,

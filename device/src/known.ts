@@ -1,7 +1,8 @@
 import { TZDate } from '@date-fns/tz'
-import type { Line, Me } from '@still-pine/contract'
+import type { Line, Me, ReadName } from '@still-pine/contract'
 import { format } from 'date-fns'
 import { device, type Waiting } from './store'
+import { lineKey } from './keys'
 import { isReadable } from './outbox'
 import { keptReply } from './replies'
 
@@ -12,8 +13,6 @@ export const dayInZone =
 
 export const bodyOf = async <T>(key: string): Promise<T | undefined> =>
   (await keptReply(key))?.body as T | undefined
-
-export const lineKey = (horseId: string): string => `horses/${horseId}/line`
 
 /** What one person has waiting for one horse, oldest first. */
 export const waitingFor = async (personId: string, horseId: string): Promise<Waiting[]> => {
@@ -36,15 +35,22 @@ export const lineKnown = async (me: Me, horseId: string): Promise<Line | undefin
   return waiting.every(({ keptAt }) => keptAt < kept.at) ? line : undefined
 }
 
-const LINE = /^horses\/([^/?]+)\/line$/
+/** What a screen asks: a route that only reads, and what it names. */
+export interface Question {
+  readonly name: ReadName
+  readonly named: object
+}
 
 /** The horse whose Line of today is asked for, or nothing. */
-export const horseOfLine = (key: string): string | undefined => LINE.exec(key)?.[1]
+export const horseOfLine = ({ name, named }: Question): string | undefined => {
+  const { horseId, on } = named as { horseId?: string; on?: string }
+  return name === 'line' && on === undefined ? horseId : undefined
+}
 
 /** Answers that need nothing worked out: read at once, without waking the worker. */
-export const knownHere = async (key: string, now: number): Promise<unknown> => {
-  if (key === 'me') return meHere(now)
-  const horseId = horseOfLine(key)
+export const knownHere = async (question: Question, now: number): Promise<unknown> => {
+  if (question.name === 'me') return meHere(now)
+  const horseId = horseOfLine(question)
   if (horseId === undefined) return undefined
   const me = await meHere(now)
   return me && lineKnown(me, horseId)

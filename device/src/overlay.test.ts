@@ -21,9 +21,11 @@ beforeEach(async () => {
 
 it('tells a Line as it was arranged here and not sent yet, and nothing else otherwise', async () => {
   await keepArranged(arranged('2026-05-15', 10))
-  expect(await withWhatWaits('horses/h/line', LINE)).toEqual(LINE)
+  expect(await withWhatWaits({ name: 'line', named: { horseId: 'h' } }, LINE)).toEqual(LINE)
   await keepArranged(arranged('2026-05-14', 15))
-  expect(await withWhatWaits('horses/h/line', LINE)).toMatchObject({ arranged: { minutes: 15 } })
-  expect(await withWhatWaits('horses/other/line', LINE)).toEqual(LINE)
-  expect(await withWhatWaits('today', LINE)).toBe(LINE)
+  expect(await withWhatWaits({ name: 'line', named: { horseId: 'h' } }, LINE)).toMatchObject({
+    arranged: { minutes: 15 },
+  })
+  expect(await withWhatWaits({ name: 'line', named: { horseId: 'other' } }, LINE)).toEqual(LINE)
+  expect(await withWhatWaits({ name: 'today', named: {} }, LINE)).toBe(LINE)
 })

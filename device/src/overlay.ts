@@ -1,10 +1,10 @@
 import type { Line } from '@still-pine/contract'
-import { horseOfLine, waitingFor } from './known'
+import { horseOfLine, waitingFor, type Question } from './known'
 import { personHere } from './who'
 
 /** A reply of the server, with how a session was arranged on this device and has not been sent yet. */
-export const withWhatWaits = async (key: string, body: unknown): Promise<unknown> => {
-  const horseId = horseOfLine(key)
+export const withWhatWaits = async (question: Question, body: unknown): Promise<unknown> => {
+  const horseId = horseOfLine(question)
   if (horseId === undefined) return body
   const line = body as Line
   const personId = await personHere()

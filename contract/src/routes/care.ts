@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { Check, Incident, PutCheck, PutOverrule } from '../care'
 import { Overrule } from '../judgement'
 import { Id } from '../primitives'
@@ -7,16 +8,14 @@ import { horse, route } from './making'
 /** Checks, incidents and what is confirmed. */
 export const careRoutes = {
   checks: route({
-    method: 'get',
-    path: '/horses/{horseId}/checks',
+    ...addresses.checks,
     summary: 'Checks of a horse',
     needs: 'read-yard',
     params: horse,
     reply: z.object({ checks: z.array(Check) }),
   }),
   putCheck: route({
-    method: 'put',
-    path: '/horses/{horseId}/checks/{checkId}',
+    ...addresses.putCheck,
     summary: 'Record a check or a veterinary hold',
     needs: 'record-check',
     params: horse.extend({ checkId: Id }),
@@ -24,16 +23,14 @@ export const careRoutes = {
     reply: Check,
   }),
   incidents: route({
-    method: 'get',
-    path: '/horses/{horseId}/incidents',
+    ...addresses.incidents,
     summary: 'Incidents of a horse',
     needs: 'read-yard',
     params: horse,
     reply: z.object({ incidents: z.array(Incident) }),
   }),
   putOverrule: route({
-    method: 'put',
-    path: '/horses/{horseId}/overrules/{overruleId}',
+    ...addresses.putOverrule,
     summary: 'Overrule Not yet or Check first with a reason; never a Stop',
     needs: 'overrule-gate',
     params: horse.extend({ overruleId: Id }),

@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from '../blocks'
 import { Horse, PutArchived, PutHandOver, PutHorse } from '../horses'
 import { Id } from '../primitives'
@@ -7,16 +8,14 @@ import { horse, route } from './making'
 /** Horses and their lives. */
 export const horsesRoutes = {
   horse: route({
-    method: 'get',
-    path: '/horses/{horseId}',
+    ...addresses.horse,
     summary: 'One horse',
     needs: 'read-yard',
     params: horse,
     reply: Horse,
   }),
   putHorse: route({
-    method: 'put',
-    path: '/horses/{horseId}',
+    ...addresses.putHorse,
     summary: 'Add a horse or change it',
     needs: 'edit-horse',
     params: horse,
@@ -24,8 +23,7 @@ export const horsesRoutes = {
     reply: Horse,
   }),
   putArchived: route({
-    method: 'put',
-    path: '/horses/{horseId}/archived',
+    ...addresses.putArchived,
     summary: 'Say that a horse has left, with the reason, or bring it back',
     needs: 'edit-horse',
     params: horse,
@@ -33,8 +31,7 @@ export const horsesRoutes = {
     reply: Horse,
   }),
   putHandOver: route({
-    method: 'put',
-    path: '/horses/{horseId}/hand-over',
+    ...addresses.putHandOver,
     summary: 'Tick the steps a horse is to leave with',
     needs: 'edit-horse',
     params: horse,
@@ -42,16 +39,14 @@ export const horsesRoutes = {
     reply: Horse,
   }),
   arrivals: route({
-    method: 'get',
-    path: '/horses/{horseId}/arrivals',
+    ...addresses.arrivals,
     summary: 'The arrival checks of a horse, newest first',
     needs: 'read-yard',
     params: horse,
     reply: z.object({ arrivals: z.array(Arrival) }),
   }),
   putArrival: route({
-    method: 'put',
-    path: '/horses/{horseId}/arrivals/{arrivalId}',
+    ...addresses.putArrival,
     summary: 'Keep what the answers of a day show as an arrival check: what it shows opens the next steps',
     needs: 'edit-horse',
     params: horse.extend({ arrivalId: Id }),
@@ -59,16 +54,14 @@ export const horsesRoutes = {
     reply: Arrival,
   }),
   blocks: route({
-    method: 'get',
-    path: '/horses/{horseId}/blocks',
+    ...addresses.blocks,
     summary: 'The blocks of a horse’s life, oldest first',
     needs: 'read-yard',
     params: horse,
     reply: z.object({ blocks: z.array(Block) }),
   }),
   putBlock: route({
-    method: 'put',
-    path: '/horses/{horseId}/blocks/{blockId}',
+    ...addresses.putBlock,
     summary: 'Open a block, close it (which freezes how the horse stands), or open it again',
     needs: 'edit-horse',
     params: horse.extend({ blockId: Id }),
@@ -76,16 +69,14 @@ export const horsesRoutes = {
     reply: Block,
   }),
   owner: route({
-    method: 'get',
-    path: '/horses/{horseId}/owner',
+    ...addresses.owner,
     summary: 'Whose horse it is',
     needs: 'read-yard',
     params: horse,
     reply: HorseOwner,
   }),
   putOwner: route({
-    method: 'put',
-    path: '/horses/{horseId}/owner',
+    ...addresses.putOwner,
     summary: 'Say whose horse it is, or that it is nobody’s here',
     needs: 'edit-horse',
     params: horse,
@@ -93,8 +84,7 @@ export const horsesRoutes = {
     reply: HorseOwner,
   }),
   reports: route({
-    method: 'get',
-    path: '/reports',
+    ...addresses.reports,
     summary: 'What an owner is told of their own horses',
     needs: 'read-own-reports',
     reply: z.object({ horses: z.array(OwnersReport) }),

@@ -19,11 +19,16 @@ export const routes = {
 
 export type Routes = typeof routes
 export type RouteName = keyof Routes
+/** What is only read. */
+export type ReadName = { [N in RouteName]: Routes[N]['method'] extends 'get' ? N : never }[RouteName]
+/** What changes something. */
+export type CommandName = Exclude<RouteName, ReadName>
 export type ReplyOf<N extends RouteName> = z.infer<Routes[N]['reply']>
 export type BodyOf<N extends RouteName> = z.input<Routes[N]['body']>
 export type ParamsOf<N extends RouteName> = z.infer<Routes[N]['params']>
 export type QueryOf<N extends RouteName> = z.infer<Routes[N]['query']>
+type Named<T> = string extends keyof T ? unknown : T
+/** All that a route's address names, in its path and after it. */
+export type NamedOf<N extends RouteName> = Named<ParamsOf<N>> & Named<QueryOf<N>>
 
-/** The path of a route with its parameters filled in. */
-export const pathTo = (path: string, params: Readonly<Record<string, string>>): string =>
-  path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(params[name] ?? ''))
+export { addresses, addressOf, pathTo } from '../addresses'

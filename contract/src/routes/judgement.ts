@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { EvidenceAnswer, EvidenceSession, KeptAnswer } from '../answers'
 import { Carry, Cursor } from '../carry'
 import { Horse } from '../horses'
@@ -12,8 +13,7 @@ import { horse, route } from './making'
 /** What is judged of horses, and what it is judged from. */
 export const judgementRoutes = {
   today: route({
-    method: 'get',
-    path: '/today',
+    ...addresses.today,
     summary: 'Today’s running order with each horse’s plan',
     needs: 'read-yard',
     reply: z.object({
@@ -24,15 +24,13 @@ export const judgementRoutes = {
     }),
   }),
   week: route({
-    method: 'get',
-    path: '/week',
+    ...addresses.week,
     summary: 'Who worked in the last seven days, and what goes stale',
     needs: 'read-yard',
     reply: z.object({ days: z.array(Day), rows: z.array(WeekRow) }),
   }),
   line: route({
-    method: 'get',
-    path: '/horses/{horseId}/line',
+    ...addresses.line,
     summary: 'A horse’s tracks, gates and plan on a day',
     needs: 'read-yard',
     params: horse,
@@ -40,8 +38,7 @@ export const judgementRoutes = {
     reply: Line,
   }),
   carry: route({
-    method: 'get',
-    path: '/horses/{horseId}/carry',
+    ...addresses.carry,
     summary: 'What a device takes along to judge a horse without signal, from where it left off',
     needs: 'read-yard',
     params: horse,
@@ -49,24 +46,21 @@ export const judgementRoutes = {
     reply: Carry,
   }),
   spots: route({
-    method: 'get',
-    path: '/horses/{horseId}/spots',
+    ...addresses.spots,
     summary: 'Answers that tell where on the horse, or from where, oldest first',
     needs: 'read-yard',
     params: horse,
     reply: SpotsReply,
   }),
   worked: route({
-    method: 'get',
-    path: '/horses/{horseId}/worked',
+    ...addresses.worked,
     summary: 'A horse’s answers counted by track and session: what its counters and places are made from',
     needs: 'read-yard',
     params: horse,
     reply: WorkedReply,
   }),
   stepAnswers: route({
-    method: 'get',
-    path: '/horses/{horseId}/steps/{step}/answers',
+    ...addresses.stepAnswers,
     summary: 'The newest answers of one step, voided ones too',
     needs: 'read-yard',
     params: z.object({ horseId: Id, step: StepKey }),
@@ -74,31 +68,27 @@ export const judgementRoutes = {
     reply: z.object({ answers: z.array(KeptAnswer) }),
   }),
   stepEvidence: route({
-    method: 'get',
-    path: '/horses/{horseId}/steps/{step}/evidence',
+    ...addresses.stepEvidence,
     summary: 'One step over its whole history: its answers, its chance over the days, its circumstances',
     needs: 'read-yard',
     params: z.object({ horseId: Id, step: StepKey }),
     reply: StepEvidence,
   }),
   evidence: route({
-    method: 'get',
-    path: '/horses/{horseId}/evidence',
+    ...addresses.evidence,
     summary: 'Every answer that stands, and how each session was, oldest first',
     needs: 'read-yard',
     params: horse,
     reply: z.object({ day: Day, answers: z.array(EvidenceAnswer), sessions: z.array(EvidenceSession) }),
   }),
   reading: route({
-    method: 'get',
-    path: '/reading',
+    ...addresses.reading,
     summary: 'Every horse’s nearest gate with what holds it, and what several horses are weak on',
     needs: 'read-yard',
     reply: YardReading,
   }),
   judging: route({
-    method: 'get',
-    path: '/judging',
+    ...addresses.judging,
     summary: 'What was predicted before first asks against what came, over the yard or one horse',
     needs: 'read-yard',
     query: z.object({ horseId: Id.optional() }),

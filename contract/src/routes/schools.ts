@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { Horse } from '../horses'
 import { Id } from '../primitives'
 import { ProgramSchema } from '../program'
@@ -11,23 +12,20 @@ export const ProgramDocument = z.object({ id: Id, program: ProgramSchema })
 /** Schools and what a horse is worked by. */
 export const schoolsRoutes = {
   program: route({
-    method: 'get',
-    path: '/programs/{programId}',
+    ...addresses.program,
     summary: 'One version of a program',
     needs: 'read-yard',
     params: z.object({ programId: Id }),
     reply: ProgramDocument,
   }),
   schools: route({
-    method: 'get',
-    path: '/schools',
+    ...addresses.schools,
     summary: 'The schools that ship and the yard’s own, with their versions',
     needs: 'read-yard',
     reply: z.object({ schools: z.array(School) }),
   }),
   putProgram: route({
-    method: 'put',
-    path: '/programs/{programId}',
+    ...addresses.putProgram,
     summary: 'Keep a new version of one of the yard’s own schools',
     needs: 'edit-school',
     params: z.object({ programId: Id }),
@@ -35,8 +33,7 @@ export const schoolsRoutes = {
     reply: ProgramDocument,
   }),
   moveOver: route({
-    method: 'get',
-    path: '/horses/{horseId}/move-over',
+    ...addresses.moveOver,
     summary: 'What would become of each track if a horse moved to another program',
     needs: 'read-yard',
     params: horse,
@@ -44,8 +41,7 @@ export const schoolsRoutes = {
     reply: MoveOver,
   }),
   putHorseProgram: route({
-    method: 'put',
-    path: '/horses/{horseId}/program',
+    ...addresses.putHorseProgram,
     summary: 'Move a horse to another version of a school, or to another school',
     needs: 'edit-horse',
     params: horse,

@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { Batch, BatchReply, KeptAnswer, Session } from '../answers'
 import { SessionChanges } from '../judgement'
 import { Day, Id } from '../primitives'
@@ -7,32 +8,28 @@ import { route } from './making'
 /** Sessions and answers. */
 export const workRoutes = {
   batch: route({
-    method: 'post',
-    path: '/answers/batch',
+    ...addresses.batch,
     summary: 'Keep sessions, answers and corrections, each at most once',
     needs: 'log-answers',
     body: Batch,
     reply: BatchReply,
   }),
   sessions: route({
-    method: 'get',
-    path: '/sessions',
+    ...addresses.sessions,
     summary: 'The sessions of a day, or the newest of a horse',
     needs: 'read-yard',
     query: z.object({ on: Day.optional(), horseId: Id.optional() }),
     reply: z.object({ sessions: z.array(Session) }),
   }),
   session: route({
-    method: 'get',
-    path: '/sessions/{sessionId}',
+    ...addresses.session,
     summary: 'One session with its answers',
     needs: 'read-yard',
     params: z.object({ sessionId: Id }),
     reply: z.object({ session: Session, answers: z.array(KeptAnswer) }),
   }),
   sessionChanges: route({
-    method: 'get',
-    path: '/sessions/{sessionId}/changes',
+    ...addresses.sessionChanges,
     summary: 'What a session’s day changed',
     needs: 'read-yard',
     params: z.object({ sessionId: Id }),

@@ -1,3 +1,4 @@
+import { addresses } from '../addresses'
 import { Device, PutCutOff } from '../devices'
 import { About, FirstRun, ListedPerson, Me, PutPerson, Settings, SignIn, SignInDemo } from '../people'
 import { Place, PutPlace } from '../places'
@@ -7,51 +8,45 @@ import { nothing, route } from './making'
 
 /** The yard, who is in it, and signing in. */
 export const yardRoutes = {
-  about: route({ method: 'get', path: '/about', summary: 'What runs here', needs: 'open', reply: About }),
+  about: route({ ...addresses.about, summary: 'What runs here', needs: 'open', reply: About }),
   firstRun: route({
-    method: 'post',
-    path: '/first-run',
+    ...addresses.firstRun,
     summary: 'Make the yard and its first person',
     needs: 'open',
     body: FirstRun,
     reply: Me,
   }),
   signIn: route({
-    method: 'post',
-    path: '/sign-in',
+    ...addresses.signIn,
     summary: 'Sign in',
     needs: 'open',
     body: SignIn,
     reply: Me,
   }),
   signInDemo: route({
-    method: 'post',
-    path: '/sign-in/demo',
+    ...addresses.signInDemo,
     summary: 'Sign in as the demo starter, on a demo server only',
     needs: 'open',
     body: SignInDemo,
     reply: Me,
   }),
-  signOut: route({ method: 'post', path: '/sign-out', summary: 'Sign out', needs: 'open', reply: nothing }),
-  me: route({ method: 'get', path: '/me', summary: 'Who is signed in', needs: 'signed-in', reply: Me }),
+  signOut: route({ ...addresses.signOut, summary: 'Sign out', needs: 'open', reply: nothing }),
+  me: route({ ...addresses.me, summary: 'Who is signed in', needs: 'signed-in', reply: Me }),
   settings: route({
-    method: 'put',
-    path: '/me/settings',
+    ...addresses.settings,
     summary: 'Keep one’s own settings',
     needs: 'own-settings',
     body: Settings,
     reply: Settings,
   }),
   devices: route({
-    method: 'get',
-    path: '/devices',
+    ...addresses.devices,
     summary: 'The browsers people signed in on: a starter sees all, others their own',
     needs: 'own-settings',
     reply: z.object({ devices: z.array(Device) }),
   }),
   putCutOff: route({
-    method: 'put',
-    path: '/people/{personId}/devices/{deviceId}/cut-off',
+    ...addresses.putCutOff,
     summary: 'Cut a device off from the yard, or let it back',
     needs: 'own-settings',
     params: z.object({ personId: Id, deviceId: Id }),
@@ -59,15 +54,13 @@ export const yardRoutes = {
     reply: nothing,
   }),
   people: route({
-    method: 'get',
-    path: '/people',
+    ...addresses.people,
     summary: 'The people of the yard',
     needs: 'read-yard',
     reply: z.object({ people: z.array(ListedPerson) }),
   }),
   putPerson: route({
-    method: 'put',
-    path: '/people/{personId}',
+    ...addresses.putPerson,
     summary: 'Add a person to the yard, or change their name, part, address or password',
     needs: 'edit-people',
     params: z.object({ personId: Id }),
@@ -75,15 +68,13 @@ export const yardRoutes = {
     reply: ListedPerson,
   }),
   places: route({
-    method: 'get',
-    path: '/places',
+    ...addresses.places,
     summary: 'The pens and tracks of the yard, with what each suits',
     needs: 'read-yard',
     reply: z.object({ places: z.array(Place) }),
   }),
   putPlace: route({
-    method: 'put',
-    path: '/places/{placeId}',
+    ...addresses.putPlace,
     summary: 'Add a pen or a track, or change it',
     needs: 'edit-places',
     params: z.object({ placeId: Id }),

@@ -1,14 +1,14 @@
-import { routes, type Me, type ReplyOf, type Session } from '@still-pine/contract'
+import { addressOf, routes, type Me, type ReplyOf, type Session } from '@still-pine/contract'
 import { withSafety, type Program } from '@still-pine/core/program'
 import { answer, queries, Refusal, type Asked, type QueryName } from '@still-pine/use-cases'
-import { bodyOf, lineKey, lineKnown, meHere, waitingFor } from '../known'
+import { lineKey, programKey } from '../keys'
+import { bodyOf, horseOfLine, lineKnown, meHere, waitingFor, type Question } from '../known'
 import { keepReply } from '../replies'
 import { device } from '../store'
 import { broughtUp } from './brought-up'
 import { horseHere, type HorseHere } from './horse-here'
 import { loadersOf, type Here } from './loaders'
 import { Replays } from './replays'
-import { readRouteAt } from './route-at'
 
 const isQuery = (name: string): name is QueryName => name in queries
 
@@ -16,17 +16,15 @@ const isQuery = (name: string): name is QueryName => name in queries
 export class Reader {
   private readonly replays = new Replays()
 
-  /** `address` is the path and query of a question, without the slash it begins with. */
-  async read(address: string, now: number): Promise<unknown> {
-    const found = readRouteAt(address)
+  async read(question: Question, now: number): Promise<unknown> {
+    const { name, named } = question
     const me = await meHere(now)
-    if (!me || !found || !isQuery(found.name)) return undefined
-    const { name } = found
-    const params = routes[name].params.safeParse(found.params)
-    const query = routes[name].query.safeParse(found.query)
+    if (!me || !isQuery(name)) return undefined
+    const params = routes[name].params.safeParse(named)
+    const query = routes[name].query.safeParse(named)
     if (!params.success || !query.success) return undefined
-    const line = name === 'line' && address === lineKey(found.params.horseId!)
-    if (line) return this.lineOf(me, found.params.horseId!, now)
+    const horseId = horseOfLine(question)
+    if (horseId !== undefined) return this.lineOf(me, horseId, now)
     return this.ask(me, now, name, { ...params.data, ...query.data })
   }
 
@@ -52,9 +50,9 @@ export class Reader {
     const found = await device.carried.get([me.person.id, horseId])
     if (!found) return undefined
     const carried = broughtUp(found)
-    const program = await bodyOf<{ program: Program }>(`programs/${carried.horse.programId}`)
+    const program = await bodyOf<{ program: Program }>(programKey(carried.horse.programId))
     if (!program) return undefined
-    const told = await bodyOf<{ sessions: Session[] }>(`sessions?horseId=${horseId}`)
+    const told = await bodyOf<{ sessions: Session[] }>(addressOf('sessions', { horseId }))
     const known = { carried, program: withSafety(program.program), told: told?.sessions ?? [] }
     return horseHere({ ...known, waiting: await waitingFor(me.person.id, horseId) }, me, new Date(now))
   }

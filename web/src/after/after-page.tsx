@@ -5,7 +5,7 @@ import { stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useMeQuery, useSessionQuery, useSessionsQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { useAppSelector } from '../app/store'
 import { keepHere } from '../offline/keep'
 import { Marks, MARKS_KEY } from '../drawing/marks'
@@ -90,8 +90,8 @@ const Confirm = ({ session, personId }: { session: Session; personId: string }) 
 }
 
 const OneSession = ({ id, program }: { id: string; program: Program }) => {
-  const { data: me } = useMeQuery()
-  const { data, error, refetch } = useSessionQuery(id)
+  const { data: me } = useQuery('me')
+  const { data, error, refetch } = useQuery('session', { sessionId: id })
   if (!data || !me) return <Loading error={error} retry={() => void refetch()} />
   const { session, answers } = data
   const mayMend = mayDo(me.person.role, 'mend-answers')
@@ -141,7 +141,7 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
 const AfterPage = () => {
   const [search] = useSearchParams()
   const { horseId, line, program, error, retry } = useHorse()
-  const { data } = useSessionsQuery({ horseId })
+  const { data } = useQuery('sessions', { horseId })
   const waiting = useAppSelector((state) => state.sync.waiting)
   if (!line || !program || !data) return <Loading error={error} retry={retry} />
   const chosen = search.get('session') ?? data.sessions[0]?.id

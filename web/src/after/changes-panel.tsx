@@ -1,7 +1,7 @@
 import { chancePercent } from '@still-pine/core/answer'
 import type { SessionChanges } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
-import { useSessionChangesQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Loading } from '../ui/loading'
 import { STATE_WORDS } from '../ui/words'
 
@@ -23,7 +23,7 @@ const weight = ({ from, to, answers }: Change): number =>
 
 /** What changed, what was left out, what tomorrow needs. */
 export const ChangesPanel = ({ sessionId, program }: { sessionId: string; program: Program }) => {
-  const { data, error, refetch } = useSessionChangesQuery(sessionId)
+  const { data, error, refetch } = useQuery('sessionChanges', { sessionId: sessionId })
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   const changes = [...data.changes].sort((a, b) => weight(a) - weight(b))
   return (

@@ -2,7 +2,7 @@ import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { Sheet } from '../ui/sheet'
 import { longDay } from '../ui/words'
-import { useMeQuery, usePeopleQuery, useProgramQuery, useSessionsQuery, useTodayQuery } from './api'
+import { useQuery } from './client'
 import { useChosenHorse } from './use-chosen-horse'
 
 const ITEM =
@@ -12,12 +12,12 @@ const ITEM =
 const FinderPanel = ({ onClose }: { onClose: () => void }) => {
   const navigate = useNavigate()
   const horseId = useChosenHorse()
-  const { data: today } = useTodayQuery()
-  const { data: me } = useMeQuery()
-  const { data: people } = usePeopleQuery()
+  const { data: today } = useQuery('today')
+  const { data: me } = useQuery('me')
+  const { data: people } = useQuery('people')
   const chosen = today?.rows.find(({ horse }) => horse.id === horseId)?.horse
-  const { data: program } = useProgramQuery(chosen?.programId ?? '', { skip: !chosen })
-  const { data: sessions } = useSessionsQuery({ horseId: chosen?.id ?? '' }, { skip: !chosen })
+  const { data: program } = useQuery('program', { programId: chosen?.programId ?? '' }, { skip: !chosen })
+  const { data: sessions } = useQuery('sessions', { horseId: chosen?.id ?? '' }, { skip: !chosen })
   const go = (path: string) => () => {
     onClose()
     void navigate(path)

@@ -4,14 +4,14 @@ import { useForm } from 'react-hook-form'
 import { deviceTold } from '@still-pine/device'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
-import { useFirstRunMutation, wordsFor } from './api'
+import { useCommand, wordsFor } from './client'
 
 const zones = (): string[] => Intl.supportedValuesOf('timeZone')
 const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone
 
 /** The first page of an empty server: makes the yard and its first person. */
 const FirstRunPage = () => {
-  const [firstRun, { error, isLoading }] = useFirstRunMutation()
+  const [firstRun, { error, isLoading }] = useCommand('firstRun')
   const { register, handleSubmit, formState } = useForm<FirstRun>({
     resolver: zodResolver(FirstRun),
     defaultValues: { timeZone: ownZone() },
@@ -25,7 +25,9 @@ const FirstRunPage = () => {
         className="flex flex-col gap-4"
         noValidate
         onSubmit={(event) =>
-          void handleSubmit(async (form) => firstRun({ ...form, device: await deviceTold() }))(event)
+          void handleSubmit(async (form) => firstRun({ body: { ...form, device: await deviceTold() } }))(
+            event,
+          )
         }
       >
         <Field label="Name of the yard" error={errors.yardName?.message}>

@@ -1,6 +1,6 @@
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Loading } from '../ui/loading'
-import { problemOf, useAboutQuery, useMeQuery } from './api'
+import { problemOf, useQuery } from './client'
 import { useTheme } from './theme'
 
 const SignInPage = lazy(() => import('./sign-in-page'))
@@ -9,8 +9,8 @@ const FirstRunPage = lazy(() => import('./first-run-page'))
 
 /** Lets signed-in people through, an owner to their own reports; others sign in here, and an empty server makes its yard first. */
 export const Gatekeeper = ({ children }: { children: ReactNode }) => {
-  const about = useAboutQuery()
-  const me = useMeQuery()
+  const about = useQuery('about')
+  const me = useQuery('me')
   useTheme(me.data?.person.settings.theme)
   const problem = problemOf(me.error)
   const isCutOff = problem?.type === 'cut-off'

@@ -1,4 +1,4 @@
-import { api } from './api'
+import { api } from './client'
 import type { AppThunk } from './thunk'
 
 const LOOK_EVERY_MS = 500
@@ -21,9 +21,9 @@ export const refreshWhenQuiet =
       if (pen && performance.now() - busyAt < QUIET_MS) return
       clearInterval(timer)
       timer = undefined
-      const lines = [...sentFor].map((id) => ({ type: 'Line' as const, id }))
+      const horses = [...sentFor].map((id) => ({ type: 'Horse' as const, id }))
       sentFor.clear()
-      dispatch(api.util.invalidateTags(['Today', 'Sessions', 'Care', ...lines]))
+      dispatch(api.util.invalidateTags(['Yard', ...horses]))
     }
     timer ??= setInterval(look, LOOK_EVERY_MS)
     look()

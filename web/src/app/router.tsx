@@ -3,7 +3,7 @@ import { createBrowserRouter, Navigate, type LoaderFunctionArgs } from 'react-ro
 import { Shell } from './shell'
 import { useChosenHorse } from './use-chosen-horse'
 import { Loading } from '../ui/loading'
-import { api, useTodayQuery } from './api'
+import { api, useQuery } from './client'
 import { EmptyYard } from '../yard/empty-yard'
 import { Broken } from './broken'
 import { store } from './store'
@@ -17,14 +17,14 @@ const page = (load: () => Promise<{ default: ComponentType }>) => ({
 const horsePage = (load: () => Promise<{ default: ComponentType }>) => ({
   ...page(load),
   loader: ({ params }: LoaderFunctionArgs) => {
-    store.dispatch(api.util.prefetch('line', params.horseId!, {}))
+    store.dispatch(api.util.prefetch('line', { horseId: params.horseId! }, {}))
     return null
   },
 })
 
 /** A part of the day without a horse in its address goes to the chosen one. */
 const ToHorse = ({ part }: { part: string }) => {
-  const { data, error, refetch } = useTodayQuery()
+  const { data, error, refetch } = useQuery('today')
   const horseId = useChosenHorse()
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   return horseId ? <Navigate to={`/${part}/${horseId}`} replace /> : <EmptyYard />

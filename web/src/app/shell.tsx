@@ -8,7 +8,7 @@ import { useCarrying, wasSent } from '../offline/use-carrying'
 import { useNow } from '../ui/use-now'
 import { useSettled } from '../ui/use-settled'
 import { longDay } from '../ui/words'
-import { useMeQuery } from './api'
+import { useQuery } from './client'
 import { ReachBanner } from './reach-banner'
 import { refreshWhenQuiet } from './refresh-when-quiet'
 import { store, useAppDispatch, useAppSelector } from './store'
@@ -84,7 +84,7 @@ const Nav = ({ horseId }: { horseId: string | null }) => (
 )
 
 const Frame = ({ children }: { children: ReactNode }) => {
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const horseId = useChosenHorse()
   return (
     <div className="mx-auto flex min-h-dvh max-w-[80rem] flex-col phone:pb-20">
@@ -108,7 +108,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
 
 /** Everything around a page of a signed-in person; the pen alone fills the whole screen. */
 export const Shell = () => {
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const { pathname } = useLocation()
   // The page first; sending and carrying are not seen.
   const personId = useSettled() ? me?.person.id : undefined

@@ -5,11 +5,11 @@ import { WaitsHere } from './waits-here'
 import { deviceTold } from '@still-pine/device'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
-import { useSignInDemoMutation, useSignInMutation, wordsFor } from './api'
+import { useCommand, wordsFor } from './client'
 
 const SignInPage = ({ demo, why }: { demo: boolean; why: string | null }) => {
-  const [signIn, { error, isLoading }] = useSignInMutation()
-  const [signInDemo, demoState] = useSignInDemoMutation()
+  const [signIn, { error, isLoading }] = useCommand('signIn')
+  const [signInDemo, demoState] = useCommand('signInDemo')
   const { register, handleSubmit, formState } = useForm<SignIn>({ resolver: zodResolver(SignIn) })
   const { errors } = formState
   const failed = error ?? demoState.error
@@ -24,7 +24,7 @@ const SignInPage = ({ demo, why }: { demo: boolean; why: string | null }) => {
             look="act"
             className="min-h-14 text-xl"
             disabled={demoState.isLoading}
-            onClick={() => void deviceTold().then((device) => signInDemo({ device }))}
+            onClick={() => void deviceTold().then((device) => signInDemo({ body: { device } }))}
           >
             Sign in as the demo starter
           </Button>
@@ -35,7 +35,9 @@ const SignInPage = ({ demo, why }: { demo: boolean; why: string | null }) => {
           className="flex flex-col gap-4"
           noValidate
           onSubmit={(event) =>
-            void handleSubmit(async (form) => signIn({ ...form, device: await deviceTold() }))(event)
+            void handleSubmit(async (form) => signIn({ body: { ...form, device: await deviceTold() } }))(
+              event,
+            )
           }
         >
           <Field label="E-mail" error={errors.email?.message}>

@@ -3,7 +3,7 @@ import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import { syncSlice } from '../offline/sync-slice'
 import { penSlice } from '../pen/pen-slice'
-import { api } from './api'
+import { api } from './client'
 
 export const store = configureStore({
   reducer: { [api.reducerPath]: api.reducer, sync: syncSlice.reducer, pen: penSlice.reducer },

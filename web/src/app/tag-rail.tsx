@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { Link, useLocation } from 'react-router'
 import type { TodayRow } from '@still-pine/contract'
-import { useTodayQuery } from './api'
+import { useQuery } from './client'
 
 /** What a horse does today, in a word or two; never a verdict, which could send somebody to the wrong horse. */
 export const jobWords = ({ plan }: TodayRow): string => {
@@ -17,7 +17,7 @@ export const pathForHorse = (pathname: string, horseId: string): string => {
 
 /** One tag per horse in today's string. */
 export const TagRail = ({ chosen }: { chosen: string | null }) => {
-  const { data } = useTodayQuery()
+  const { data } = useQuery('today')
   const { pathname } = useLocation()
   const current = useRef<HTMLAnchorElement>(null)
   useEffect(() => {

@@ -1,9 +1,9 @@
 import { useParams } from 'react-router'
-import { useTodayQuery } from './api'
+import { useQuery } from './client'
 
 /** The horse that is chosen: the one in the address, or the first of today's string. */
 export const useChosenHorse = (): string | null => {
   const { horseId } = useParams()
-  const { data } = useTodayQuery()
+  const { data } = useQuery('today')
   return horseId ?? data?.rows[0]?.horse.id ?? null
 }

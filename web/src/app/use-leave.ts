@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router'
 import { forgetCopies, oweSignOut, paySignOut, wipe } from '@still-pine/device'
-import { api } from './api'
+import { api } from './client'
 import { useAppDispatch } from './store'
 
 /** Signs out here at once, and at the server as soon as it can be told. */

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { isTyping } from '../ui/typing'
-import { useTodayQuery } from './api'
+import { useQuery } from './client'
 import { pathForHorse } from './tag-rail'
 
 const PART_KEYS: Record<string, string> = { b: 'before', p: 'pen', a: 'after', w: 'week', y: 'yard' }
@@ -13,7 +13,7 @@ const horseIn = (pathname: string): string | undefined =>
 export const useShellKeys = (inPen: boolean) => {
   const [finding, setFinding] = useState(false)
   const [helping, setHelping] = useState(false)
-  const { data } = useTodayQuery()
+  const { data } = useQuery('today')
   const navigate = useNavigate()
   useEffect(() => {
     const ids = data?.rows.map(({ horse }) => horse.id) ?? []

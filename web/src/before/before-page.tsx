@@ -3,7 +3,7 @@ import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useTodayQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { NoticeList } from '../horse/notice-list'
 import { ShutList } from '../horse/shut-list'
 import { useHorse } from '../horse/use-horse'
@@ -165,7 +165,7 @@ const Order = ({ rows, chosen }: { rows: readonly TodayRow[]; chosen: string }) 
 /** What each horse does today, in which order, with which kit, and why. */
 const BeforePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data: today } = useTodayQuery()
+  const { data: today } = useQuery('today')
   if (!line || !program || !today) return <Loading error={error} retry={retry} />
   return (
     <main className="grid gap-6 px-4 py-3 desk:grid-cols-[15rem_1fr] desk:px-5">

@@ -1,6 +1,6 @@
 import { count } from '@still-pine/core/answer'
 import { Link } from 'react-router'
-import { useSessionsQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Loading } from '../ui/loading'
 import { clock, longDay } from '../ui/words'
 import { HorseHeader } from './horse-header'
@@ -9,7 +9,7 @@ import { useHorse } from './use-horse'
 /** Every session of a horse, the newest first. */
 const BookPage = () => {
   const { horseId, line, error, retry } = useHorse()
-  const { data } = useSessionsQuery({ horseId })
+  const { data } = useQuery('sessions', { horseId })
   if (!line) return <Loading error={error} retry={retry} />
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">

@@ -3,7 +3,7 @@ import { countersOf, HANDLING_MINUTES, timesInWords, type Counters } from '@stil
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { useWorkedQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Loading } from '../ui/loading'
 import { shortDay, sideAfter } from '../ui/words'
 import { HorseHeader } from './horse-header'
@@ -114,7 +114,7 @@ const Tracks = ({
 /** Every number people keep in the head and mix up, each with its kind. */
 const CountsPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data: worked, error: workedError } = useWorkedQuery(horseId)
+  const { data: worked, error: workedError } = useQuery('worked', { horseId })
   const counters = useMemo(
     () => (line && program && worked ? countersOf(program, worked.rows, line.horse.arrived, line.day) : null),
     [line, program, worked],

@@ -11,7 +11,7 @@ import {
   type TrackView,
 } from '@still-pine/core/readiness'
 import { Link, useParams } from 'react-router'
-import { useStepAnswersQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../ui/loading'
 import { longDay, STATE_WORDS } from '../ui/words'
@@ -128,7 +128,7 @@ const gapWords = (tracks: Line['tracks']): string | null => {
 const EvidencePage = () => {
   const { stepKey = '' } = useParams()
   const { horseId, line, program, error, retry } = useHorse()
-  const { data } = useStepAnswersQuery({ horseId, step: stepKey })
+  const { data } = useQuery('stepAnswers', { horseId, step: stepKey })
   if (!line || !program) return <Loading error={error} retry={retry} />
   const step = stepOf(program, stepKey)
   if (!step)

@@ -3,7 +3,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
-import { useMeQuery, useMoveOverQuery, usePutHorseProgramMutation, wordsFor } from '../app/api'
+import { useQuery, useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 import { Loading } from '../ui/loading'
 import { STATE_WORDS } from '../ui/words'
@@ -65,9 +65,9 @@ const MoveOverPage = () => {
   const [search] = useSearchParams()
   const to = search.get('to') ?? ''
   const { line, error, retry } = useHorse()
-  const { data: me } = useMeQuery()
-  const { data: moved, error: noMove, refetch } = useMoveOverQuery({ horseId, to })
-  const [put, { isLoading }] = usePutHorseProgramMutation()
+  const { data: me } = useQuery('me')
+  const { data: moved, error: noMove, refetch } = useQuery('moveOver', { horseId, to })
+  const [put, { isLoading }] = useCommand('putHorseProgram')
   const navigate = useNavigate()
   if (!line || !moved || !me)
     return <Loading error={error ?? noMove} retry={() => (error ? retry() : void refetch())} />

@@ -1,20 +1,20 @@
 import { HorseForm, type Horse } from '@still-pine/contract'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { useMeQuery, usePutHorseMutation, useSchoolsQuery, wordsFor } from '../app/api'
+import { useQuery, useCommand, wordsFor } from '../app/client'
 import { mayDo } from '@still-pine/contract/rights'
 import { SchoolPicker } from '../yard/schools/school-picker'
 
 /** By which school this horse is worked; a change judges every track anew and loses no answer. */
 export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {
-  const { data: me } = useMeQuery()
-  const [putHorse] = usePutHorseMutation()
-  const { data } = useSchoolsQuery()
+  const { data: me } = useQuery('me')
+  const [putHorse] = useCommand('putHorse')
+  const { data } = useQuery('schools')
   const navigate = useNavigate()
   if (!me || !mayDo(me.person.role, 'edit-horse')) return null
   const move = async (from: Horse, school: string): Promise<void> => {
     const body = { ...HorseForm.parse(from), version: from.version, school }
-    const done = await putHorse({ id: from.id, body })
+    const done = await putHorse({ horseId: from.id, body })
     if (done.error) {
       toast.error(wordsFor(done.error))
       return

@@ -1,15 +1,19 @@
 import { useParams } from 'react-router'
-import { useLineQuery, useProgramQuery } from '../app/api'
+import { useQuery } from '../app/client'
 
 /** The horse in the address, its Line and its program. */
 export const useHorse = () => {
   const { horseId = '' } = useParams()
-  const { data, error, refetch } = useLineQuery(horseId)
+  const { data, error, refetch } = useQuery('line', { horseId })
   const line = data?.horse.id === horseId ? data : undefined
   // Not the program of the horse before, or of the school before, while this one is on its way.
-  const { currentData: program, error: programError } = useProgramQuery(line?.horse.programId ?? '', {
-    skip: !line,
-  })
+  const { currentData: program, error: programError } = useQuery(
+    'program',
+    { programId: line?.horse.programId ?? '' },
+    {
+      skip: !line,
+    },
+  )
   return {
     horseId,
     line,

@@ -1,10 +1,10 @@
 import type { KeptAnswer, Line } from '@still-pine/contract'
-import { useSessionQuery, useSessionsQuery } from '../app/api'
+import { useQuery } from '../app/client'
 
 /** Today’s answers of a horse, over its newest session of the day. */
 export const useTodaysAnswers = (line: Line | undefined): readonly KeptAnswer[] => {
-  const { data } = useSessionsQuery({ horseId: line?.horse.id ?? '' }, { skip: !line })
+  const { data } = useQuery('sessions', { horseId: line?.horse.id ?? '' }, { skip: !line })
   const newest = data?.sessions.find(({ day }) => day === line?.day)
-  const { data: session } = useSessionQuery(newest?.id ?? '', { skip: !newest })
+  const { data: session } = useQuery('session', { sessionId: newest?.id ?? '' }, { skip: !newest })
   return session?.answers.filter(({ voided }) => voided === null) ?? []
 }

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { api, useTodayQuery } from '../app/api'
+import { api, useQuery } from '../app/client'
 import { store, useAppDispatch, useAppSelector } from '../app/store'
 import { type AskCarry, carryHorse, device, forgetOldReplies } from '@still-pine/device'
 import { readHere } from '../threads/reader'
@@ -48,7 +48,7 @@ let carrying: Promise<void> = Promise.resolve()
 /** Takes today's horses along, with their programs, one after the other, while there is signal. */
 export const useCarrying = (personId: string | undefined): void => {
   const dispatch = useAppDispatch()
-  const { data } = useTodayQuery(undefined, { skip: personId === undefined })
+  const { data } = useQuery('today', undefined, { skip: personId === undefined })
   const isAway = useAppSelector(({ sync }) => sync.isAway)
   const waiting = useAppSelector(({ sync }) => sync.waiting)
   useEffect(() => {
@@ -68,7 +68,7 @@ export const useCarrying = (personId: string | undefined): void => {
       for (const { horse } of data.rows) {
         if (over) return
         if (await isFresh(personId, horse.id, sentAt.get(horse.id) ?? 0)) continue
-        const program = dispatch(api.endpoints.program.initiate(horse.programId))
+        const program = dispatch(api.endpoints.program.initiate({ programId: horse.programId }))
         await program
         program.unsubscribe()
         const now = Date.now()
@@ -78,7 +78,7 @@ export const useCarrying = (personId: string | undefined): void => {
         // Worked out now, away from the page, it is there at once when there is no signal.
         if (outcome !== 'new') continue
         await untilNobodyAsks()
-        await readHere(`horses/${horse.id}/line`)
+        await readHere({ name: 'line', named: { horseId: horse.id } })
       }
     }
     // A device without room goes without; what is logged is kept all the same.

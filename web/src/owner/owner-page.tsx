@@ -1,6 +1,6 @@
 import type { Me, OwnersReport } from '@still-pine/contract'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
-import { useReportsQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { ArrivalSheet } from '../horse/arrival/arrival-result'
 import { SnapshotSheet } from '../horse/blocks/snapshot-sheet'
 import { forgetCopies, oweSignOut, paySignOut } from '@still-pine/device'
@@ -37,7 +37,7 @@ const Report = ({ report }: { report: OwnersReport }) => {
 
 /** All that an owner sees: the reports of their own horses. */
 const OwnerPage = ({ me }: { me: Me }) => {
-  const { data, error, refetch } = useReportsQuery()
+  const { data, error, refetch } = useQuery('reports')
   const leave = async (): Promise<void> => {
     await oweSignOut()
     await forgetCopies(me.person.id)

@@ -3,7 +3,7 @@ import type { Outlook } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useCallback, useMemo, useState } from 'react'
 import { useLocation, useParams, useSearchParams } from 'react-router'
-import { useLineQuery, useMeQuery, useProgramQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { useSuits } from '../before/arrange/use-suits'
 import { MARKS_KEY } from '../drawing/marks'
 import { Loading } from '../ui/loading'
@@ -227,11 +227,15 @@ export const PenPage = () => {
   const { horseId = '' } = useParams()
   const [search] = useSearchParams()
   const { state } = useLocation()
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const suits = useSuits(whereNow())
-  const { data: line, error, refetch } = useLineQuery(horseId)
+  const { data: line, error, refetch } = useQuery('line', { horseId })
   // Never the program of the school before: the pen would open on steps the horse no longer has.
-  const { currentData: program } = useProgramQuery(line?.horse.programId ?? '', { skip: !line })
+  const { currentData: program } = useQuery(
+    'program',
+    { programId: line?.horse.programId ?? '' },
+    { skip: !line },
+  )
   const made = useMemo(() => (line && program ? { line, program: program.program } : null), [line, program])
   // While the program of a new school is on its way the pen stays open as it was: an ask may be running.
   const [last, setLast] = useState(made)

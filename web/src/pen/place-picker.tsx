@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { usePlacesQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Picker } from '../after/pickers'
 import { whereNow, workAt } from './where'
 
@@ -10,7 +10,7 @@ interface Props {
 
 /** In which pen or on which track the work is; it stays until another is chosen. */
 export const PlacePicker = ({ label = 'Where', onPicked }: Props) => {
-  const { data } = usePlacesQuery()
+  const { data } = useQuery('places')
   const [where, setWhere] = useState(whereNow)
   const places = data?.places ?? []
   if (places.length === 0) return null

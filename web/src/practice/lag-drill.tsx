@@ -2,7 +2,7 @@ import type { Settings } from '@still-pine/contract'
 import { pressLagFrom } from '@still-pine/core/answer'
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
-import { useSaveSettingsMutation, wordsFor } from '../app/api'
+import { useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 
 /** When the signs come, in seconds: five in ten, never in a rhythm. */
@@ -18,7 +18,7 @@ type Drill =
 /** Ten seconds that measure how long the thumb takes after the eye. */
 export const LagDrill = ({ settings }: { settings: Settings }) => {
   const [drill, setDrill] = useState<Drill>({ stage: 'idle' })
-  const [save] = useSaveSettingsMutation()
+  const [save] = useCommand('settings')
   const timers = useRef<ReturnType<typeof setTimeout>[]>([])
   const presses = useRef<number[]>([])
   const clear = (): void => timers.current.forEach(clearTimeout)
@@ -31,7 +31,7 @@ export const LagDrill = ({ settings }: { settings: Settings }) => {
       toast('Too few presses to tell. Press each time the square turns amber.')
       return
     }
-    const done = await save({ ...settings, pressLagSeconds: lag })
+    const done = await save({ body: { ...settings, pressLagSeconds: lag } })
     if (done.error) toast.error(wordsFor(done.error))
     else toast(`Your press lag is ${lag} s. It is taken off every answer from now on.`)
   }

@@ -6,7 +6,7 @@ import { upperFirst } from '@still-pine/core/readiness'
 import { useEffect } from 'react'
 import { useSearchParams } from 'react-router'
 import { Picker } from '../after/pickers'
-import { useMeQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Marks } from '../drawing/marks'
 import { PaceArc } from '../drawing/pace-arc'
 import { MainButton } from '../pen/main-button'
@@ -182,7 +182,7 @@ const PracticePen = ({ settings }: { settings: Settings }) => {
 
 /** To learn the buttons and the timing on a horse that cannot be spoilt. */
 const PracticePage = () => {
-  const { data: me, error } = useMeQuery()
+  const { data: me, error } = useQuery('me')
   return me ? <PracticePen settings={me.person.settings} /> : <Loading error={error} />
 }
 

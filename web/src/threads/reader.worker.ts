@@ -1,3 +1,4 @@
+import type { Question } from '@still-pine/device'
 import { expose } from 'comlink'
 import { Reader } from '@still-pine/device/replica'
 
@@ -5,7 +6,7 @@ import { Reader } from '@still-pine/device/replica'
 const reader = new Reader()
 
 /** The page says what time it is. */
-const reading = { read: (key: string, now: number): Promise<unknown> => reader.read(key, now) }
+const reading = { read: (question: Question, now: number): Promise<unknown> => reader.read(question, now) }
 
 export type Reading = typeof reading
 

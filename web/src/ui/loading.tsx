@@ -1,4 +1,4 @@
-import { wordsFor } from '../app/api'
+import { wordsFor } from '../app/client'
 import { Button } from './button'
 
 /** What stands where something is being fetched, or could not be. */

@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
-import { useWeekQuery } from '../app/api'
+import { useQuery } from '../app/client'
 import { Loading } from '../ui/loading'
 import { shortDay } from '../ui/words'
 
 /** Who was worked in the last seven days, and what goes stale. */
 const WeekPage = () => {
-  const { data, error, refetch } = useWeekQuery()
+  const { data, error, refetch } = useQuery('week')
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   return (
     <main className="flex flex-col gap-4 px-4 py-3 desk:px-5">

@@ -2,7 +2,7 @@ import { GONE, type Horse } from '@still-pine/contract'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { usePutArchivedMutation, usePutHorseMutation, wordsFor } from '../app/api'
+import { useCommand, wordsFor } from '../app/client'
 import { useHorse } from '../horse/use-horse'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
@@ -20,7 +20,7 @@ export const GONE_WORDS: Record<(typeof GONE)[number], string> = {
 /** A horse leaves the string with a reason, keeps all its history, and can come back. */
 const Leaving = ({ horse, today }: { horse: Horse; today: string }) => {
   const [reason, setReason] = useState<(typeof GONE)[number]>('home')
-  const [put, { isLoading }] = usePutArchivedMutation()
+  const [put, { isLoading }] = useCommand('putArchived')
   const say = async (archived: Horse['archived']): Promise<void> => {
     const done = await put({ horseId: horse.id, body: { archived, version: horse.version } })
     if (done.error) toast.error(wordsFor(done.error))
@@ -71,7 +71,7 @@ const Leaving = ({ horse, today }: { horse: Horse; today: string }) => {
 const EditHorsePage = () => {
   const { line, error, retry } = useHorse()
   const navigate = useNavigate()
-  const [putHorse, { error: failed, isLoading }] = usePutHorseMutation()
+  const [putHorse, { error: failed, isLoading }] = useCommand('putHorse')
   if (!line) return <Loading error={error} retry={retry} />
   const { horse, day } = line
   return (
@@ -90,7 +90,7 @@ const EditHorsePage = () => {
         isBusy={isLoading}
         error={failed}
         put={async (form) => {
-          const done = await putHorse({ id: horse.id, body: { ...form, version: horse.version } })
+          const done = await putHorse({ horseId: horse.id, body: { ...form, version: horse.version } })
           if (!done.error) void navigate(`/horses/${horse.id}`)
           return done.error
         }}

@@ -3,7 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import type { ReactNode } from 'react'
 import { useForm, type Path } from 'react-hook-form'
 import type { z } from 'zod'
-import { problemOf, wordsFor } from '../app/api'
+import { problemOf, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 import { Field, INPUT, Notice } from '../ui/field'
 

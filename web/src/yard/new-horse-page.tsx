@@ -2,7 +2,7 @@ import { FEET_FIRST } from '@still-pine/core/program'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useMeQuery, usePutHorseMutation } from '../app/api'
+import { useQuery, useCommand } from '../app/client'
 import { Loading } from '../ui/loading'
 import { blankHorse, HorseFields } from './horse-form'
 import { SchoolPicker } from './schools/school-picker'
@@ -12,7 +12,7 @@ const Form = ({ today }: { today: string }) => {
   // The id is made once, so that pressing twice adds one horse.
   const [id] = useState(() => uuid())
   const [school, setSchool] = useState(FEET_FIRST.school)
-  const [putHorse, { error, isLoading }] = usePutHorseMutation()
+  const [putHorse, { error, isLoading }] = useCommand('putHorse')
   return (
     <HorseFields
       told={blankHorse(today)}
@@ -21,7 +21,7 @@ const Form = ({ today }: { today: string }) => {
       isBusy={isLoading}
       error={error}
       put={async (form) => {
-        const done = await putHorse({ id, body: { ...form, school, version: 0 } })
+        const done = await putHorse({ horseId: id, body: { ...form, school, version: 0 } })
         // A handled horse shows first what it can; one that is not begins at the beginning.
         if (!done.error) void navigate(form.handled ? `/horses/${id}/arrival` : `/horses/${id}`)
         return done.error
@@ -37,7 +37,7 @@ const Form = ({ today }: { today: string }) => {
 }
 
 const NewHorsePage = () => {
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   return (
     <main className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-4 py-4">
       <h1 className="text-3xl">Add a horse</h1>

@@ -4,7 +4,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { useMeQuery, useSaveSettingsMutation, useTodayQuery, wordsFor } from '../app/api'
+import { useQuery, useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
 import { Loading } from '../ui/loading'
@@ -14,7 +14,7 @@ import { People } from './people/people'
 import { Places } from './places/places'
 
 const Horses = () => {
-  const { data } = useTodayQuery()
+  const { data } = useQuery('today')
   return (
     <section>
       <h2 className="mb-2 text-2xl">Horses</h2>
@@ -92,9 +92,9 @@ const LearntKey = ({
 }
 
 const SettingsForm = ({ settings }: { settings: Settings }) => {
-  const [save] = useSaveSettingsMutation()
+  const [save] = useCommand('settings')
   const change = async (patch: Partial<Settings>): Promise<void> => {
-    const done = await save({ ...settings, ...patch })
+    const done = await save({ body: { ...settings, ...patch } })
     if (done.error) toast.error(wordsFor(done.error))
   }
   return (
@@ -197,8 +197,8 @@ const Files = ({ rows }: { rows: readonly TodayRow[] }) => (
 
 /** Horses, people, files and one’s own settings. */
 const YardPage = () => {
-  const { data: me } = useMeQuery()
-  const { data: today } = useTodayQuery()
+  const { data: me } = useQuery('me')
+  const { data: today } = useQuery('today')
   if (!me) return <Loading />
   return (
     <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">

@@ -1,7 +1,7 @@
 import type { BatchItem, Line } from '@still-pine/contract'
 import { keepArranged } from '@still-pine/device'
 import { v7 as uuid } from 'uuid'
-import { api } from '../../app/api'
+import { api } from '../../app/client'
 import type { store } from '../../app/store'
 import { rememberOfTheDay, type Arrangement } from './arrangement'
 
@@ -11,13 +11,13 @@ type Item = Extract<BatchItem, { do: 'arrange' }>
 export const saveArranged =
   ({ horse, day }: Pick<Line, 'horse' | 'day'>, told: Arrangement) =>
   (dispatch: typeof store.dispatch, getState: typeof store.getState): void => {
-    const personId = api.endpoints.me.select()(getState()).data?.person.id
+    const personId = api.endpoints.me.select(undefined)(getState()).data?.person.id
     if (personId === undefined) return
     const arrangement = JSON.parse(
       JSON.stringify({ ...told, programId: horse.programId }),
     ) as Item['arrangement']
     dispatch(
-      api.util.updateQueryData('line', horse.id, (line) => {
+      api.util.updateQueryData('line', { horseId: horse.id }, (line) => {
         line.arranged = arrangement
       }),
     )

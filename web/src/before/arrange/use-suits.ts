@@ -1,8 +1,8 @@
 import type { Outlook } from '@still-pine/core/plan'
-import { usePlacesQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 
 /** What the place of this name suits; `null` where none was chosen. */
 export const useSuits = (where: string | null): Outlook['suits'] => {
-  const { data } = usePlacesQuery()
+  const { data } = useQuery('places')
   return data?.places.find(({ name }) => name === where)?.suits ?? null
 }

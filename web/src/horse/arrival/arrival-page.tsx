@@ -8,7 +8,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { useArrivalsQuery, useMeQuery, usePutArrivalMutation, wordsFor } from '../../app/api'
+import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
 import { HorseHeader } from '../horse-header'
@@ -27,14 +27,14 @@ const burstsFor = (ask: ArrivalAsk) => coldBursts([ask])
 
 const Running = ({ line, check, mayKeep }: RunningProps) => {
   const navigate = useNavigate()
-  const [put, { isLoading }] = usePutArrivalMutation()
+  const [put, { isLoading }] = useCommand('putArrival')
   // Made once, so that pressing twice keeps one.
   const [id] = useState(() => uuid())
   const { horse } = line
   const goOn = (ask: ArrivalAsk): void =>
     void navigate(`/pen/${horse.id}?gate=arrival`, { state: { bursts: burstsFor(ask) } })
   const keep = async (): Promise<void> => {
-    const done = await put({ horseId: horse.id, id, on: line.day })
+    const done = await put({ horseId: horse.id, arrivalId: id, body: { on: line.day } })
     if (done.error) toast.error(wordsFor(done.error))
     else toast('Kept. What it showed opens the next steps now.')
   }
@@ -109,8 +109,8 @@ const FactsFirst = ({ line }: { line: Line }) => {
 /** A half-handled, restarted or bought-in horse: where on the path its work begins. */
 const ArrivalPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data: me } = useMeQuery()
-  const { data, error: noArrivals, refetch } = useArrivalsQuery(horseId)
+  const { data: me } = useQuery('me')
+  const { data, error: noArrivals, refetch } = useQuery('arrivals', { horseId })
   const answers = useTodaysAnswers(line)
   if (!line || !program || !me || !data)
     return <Loading error={error ?? noArrivals} retry={() => (error ? retry() : void refetch())} />

@@ -9,20 +9,24 @@ import {
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutBlockMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Button } from '../../ui/button'
 import { Field, INPUT, Notice } from '../../ui/field'
 
 /** Keeps a block and says what went wrong, if anything did. */
 export const useKeepBlock = (horseId: string) => {
-  const [put, state] = usePutBlockMutation()
+  const [put, state] = useCommand('putBlock')
   const keep = async (
     id: string,
     block: Omit<Block, 'id' | 'byName' | 'snapshot'>,
   ): Promise<Block | null> => {
     const { kind, from, until, worries, reward, note, version } = block
-    const done = await put({ horseId, id, body: { kind, from, until, worries, reward, note, version } })
+    const done = await put({
+      horseId,
+      blockId: id,
+      body: { kind, from, until, worries, reward, note, version },
+    })
     if (done.error) toast.error(wordsFor(done.error))
     return done.data ?? null
   }

@@ -3,7 +3,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { count, daysBetween } from '@still-pine/core/answer'
 import { BLOCK_WORDS, blockNotice, type BlockKind } from '@still-pine/core/blocks'
 import { Link } from 'react-router'
-import { useBlocksQuery, useMeQuery, useWorkedQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Loading } from '../../ui/loading'
 import { fullDay } from '../../ui/words'
 import { HorseHeader } from '../horse-header'
@@ -45,9 +45,9 @@ const BlockRow = ({ block, horseId, today }: { block: Block; horseId: string; to
 /** The stretches of a horse’s life: what it is in now, what it was in, and how it stood at the end of each. */
 const BlocksPage = () => {
   const { horseId, line, error, retry } = useHorse()
-  const { data: me } = useMeQuery()
-  const { data, error: noBlocks, refetch } = useBlocksQuery(horseId)
-  const { data: worked } = useWorkedQuery(horseId)
+  const { data: me } = useQuery('me')
+  const { data, error: noBlocks, refetch } = useQuery('blocks', { horseId })
+  const { data: worked } = useQuery('worked', { horseId })
   if (!line || !me || !data)
     return <Loading error={error ?? noBlocks} retry={() => (error ? retry() : void refetch())} />
   const { horse, day } = line

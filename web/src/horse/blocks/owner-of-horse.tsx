@@ -1,16 +1,16 @@
 import { toast } from 'sonner'
-import { useOwnerQuery, usePeopleQuery, usePutOwnerMutation, wordsFor } from '../../app/api'
+import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 
 /** Whose horse it is: they may read its reports, and nothing else. */
 export const OwnerOfHorse = ({ horseId }: { horseId: string }) => {
-  const { data: people } = usePeopleQuery()
-  const { data } = useOwnerQuery(horseId)
-  const [put] = usePutOwnerMutation()
+  const { data: people } = useQuery('people')
+  const { data } = useQuery('owner', { horseId })
+  const [put] = useCommand('putOwner')
   const owners = people?.people.filter(({ role }) => role === 'owner') ?? []
   if (!data || owners.length === 0) return null
   const set = async (personId: string): Promise<void> => {
-    const done = await put({ horseId, personId: personId || null })
+    const done = await put({ horseId, body: { personId: personId || null } })
     if (done.error) toast.error(wordsFor(done.error))
   }
   return (

@@ -1,6 +1,6 @@
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
 import { Link, useParams } from 'react-router'
-import { useBlocksQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Notice } from '../../ui/field'
 import { Loading } from '../../ui/loading'
@@ -11,7 +11,7 @@ import { SnapshotSheet } from './snapshot-sheet'
 const SnapshotPage = () => {
   const { horseId, line, error, retry } = useHorse()
   const { blockId } = useParams()
-  const { data, error: noBlocks } = useBlocksQuery(horseId)
+  const { data, error: noBlocks } = useQuery('blocks', { horseId })
   if (!line || !data) return <Loading error={error ?? noBlocks} retry={retry} />
   const block = data.blocks.find(({ id }) => id === blockId)
   if (!block?.snapshot)

@@ -4,7 +4,8 @@ import { addDays } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { useCareQuery, useMeQuery, usePutCheckMutation, wordsFor } from '../../app/api'
+import { useQuery, useCommand, wordsFor } from '../../app/client'
+import { useCare } from '../use-care'
 import { keepHere } from '../../offline/keep'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
@@ -43,16 +44,20 @@ const checkWords = ({ kind, on, until, passed, leaves, note }: CheckWording): st
 
 /** A hold is lifted by its last day; one that began today still counts for today. */
 const LiftHold = ({ check, horseId, today }: { check: Check; horseId: string; today: string }) => {
-  const [put, { isLoading }] = usePutCheckMutation()
+  const [put, { isLoading }] = useCommand('putCheck')
   const lift = async (): Promise<void> => {
     const body = formOfCheck(check)
     const yesterday = addDays(today, -1)
     const until = yesterday < body.on ? body.on : yesterday
-    const done = await put({ horseId, id: check.id, body: { ...body, until, because: 'the vet lifted it' } })
+    const done = await put({
+      horseId,
+      checkId: check.id,
+      body: { ...body, until, because: 'the vet lifted it' },
+    })
     if (done.error) toast.error(wordsFor(done.error))
     else
       toast('The hold is lifted.', {
-        action: { label: 'Undo', onClick: () => void put({ horseId, id: check.id, body }) },
+        action: { label: 'Undo', onClick: () => void put({ horseId, checkId: check.id, body }) },
       })
   }
   return (
@@ -71,9 +76,9 @@ interface ChecksProps {
 }
 
 const Checks = ({ checks, horseId, today, mayRecord, correct }: ChecksProps) => {
-  const [put] = usePutCheckMutation()
+  const [put] = useCommand('putCheck')
   const withdraw = async (check: Check, withdrawn: string | null): Promise<void> => {
-    const done = await put({ horseId, id: check.id, body: { ...formOfCheck(check), withdrawn } })
+    const done = await put({ horseId, checkId: check.id, body: { ...formOfCheck(check), withdrawn } })
     if (done.error) toast.error(wordsFor(done.error))
   }
   return (
@@ -182,8 +187,8 @@ type Telling = { readonly incident: Incident | 'new' } | { readonly check: Check
 /** Checks, holds and incidents: what may be asked hangs on them. */
 const CarePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data } = useCareQuery(horseId)
-  const { data: me } = useMeQuery()
+  const { data } = useCare(horseId)
+  const { data: me } = useQuery('me')
   const [telling, setTelling] = useState<Telling>(null)
   if (!line || !program || !me) return <Loading error={error} retry={retry} />
   const mayRecord = mayDo(me.person.role, 'record-check')

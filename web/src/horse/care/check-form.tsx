@@ -2,7 +2,7 @@ import type { BodyOf, Check } from '@still-pine/contract'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutCheckMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Field, INPUT, Notice } from '../../ui/field'
 
@@ -56,13 +56,13 @@ interface Props {
 export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
   const [form, setForm] = useState<Form>(told ? formOfCheck(told) : blank(today))
   const [because, setBecause] = useState('')
-  const [putCheck, { error, isLoading }] = usePutCheckMutation()
+  const [putCheck, { error, isLoading }] = useCommand('putCheck')
   const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
   const isHold = form.kind === 'veterinary-hold'
   const record = async (): Promise<void> => {
     const done = await putCheck({
       horseId,
-      id: told?.id ?? uuid(),
+      checkId: told?.id ?? uuid(),
       body: {
         ...form,
         passed: isHold ? false : form.passed,

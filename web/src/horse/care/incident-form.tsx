@@ -3,7 +3,7 @@ import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { useMeQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { keepHere } from '../../offline/keep'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
@@ -46,7 +46,7 @@ export const formOfIncident = ({
 export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) => {
   const [form, setForm] = useState<Form>(told ? formOfIncident(told) : blank(today))
   const [because, setBecause] = useState('')
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
   const step = form.step ? stepOf(program, form.step) : undefined
   const sides = step ? sidesOf(step).filter((side) => side !== 'none') : (['left', 'right'] as const)

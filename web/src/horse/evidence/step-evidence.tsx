@@ -13,7 +13,7 @@ import { cardFor, onLadders, sidesOf, type Program, type Step } from '@still-pin
 import { ago, needOf } from '@still-pine/core/readiness'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Picker } from '../../after/pickers'
-import { useStepEvidenceQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Differences } from '../../circumstances/differences'
 import { Chart, library } from '../../drawing/chart'
 import { Loading } from '../../ui/loading'
@@ -154,7 +154,7 @@ const OnlyWhen = ({ noted, chosen, choose }: OnlyProps) =>
 
 /** A step read over its whole history: how light, how sure over the days, what went wrong, how it ended. */
 export const StepEvidence = ({ line, program, step }: Props) => {
-  const { data, error, refetch } = useStepEvidenceQuery({ horseId: line.horse.id, step: step.key })
+  const { data, error, refetch } = useQuery('stepEvidence', { horseId: line.horse.id, step: step.key })
   const [only, setOnly] = useState('')
   // It is got ready while the answers are on their way.
   useEffect(() => void library(), [])

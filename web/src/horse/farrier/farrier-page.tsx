@@ -1,7 +1,8 @@
 import { stepOf } from '@still-pine/core/program'
 import { knownFrom } from '@still-pine/core/readiness'
 import { Link } from 'react-router'
-import { useCareQuery, useStepAnswersQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
+import { useCare } from '../use-care'
 import { Button } from '../../ui/button'
 import { Loading } from '../../ui/loading'
 import { longDay, VERDICTS } from '../../ui/words'
@@ -14,9 +15,9 @@ const BESIDE = ['stand', 'tie', 'lead-up'] as const
 /** One sheet to hand to the farrier: which foot to which rung, what to avoid, what helps. */
 const FarrierPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data: care } = useCareQuery(horseId)
-  const { data: front } = useStepAnswersQuery({ horseId, step: 'foot-front' })
-  const { data: hind } = useStepAnswersQuery({ horseId, step: 'foot-hind' })
+  const { data: care } = useCare(horseId)
+  const { data: front } = useQuery('stepAnswers', { horseId, step: 'foot-front' })
+  const { data: hind } = useQuery('stepAnswers', { horseId, step: 'foot-hind' })
   if (!line || !program || !care || !front || !hind) return <Loading error={error} retry={retry} />
   const gate = line.gates.find(({ gate }) => gate === 'farrier')
   const avoid = avoidWords([...front.answers, ...hind.answers], care.incidents, line.day)

@@ -4,7 +4,7 @@ import { handOn, THINGS, type Spot, type Thing, type Zone } from '@still-pine/co
 import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { useMeQuery, useSpotsQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { useAppDispatch } from '../../app/store'
 import { AnimalFromAbove } from '../../drawing/plan-view/animal-from-above'
 import { aimed, stoodAt } from '../../pen/pen-slice'
@@ -138,8 +138,8 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
 const FromAbovePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
   const [search] = useSearchParams()
-  const { data: me } = useMeQuery()
-  const { data: spots, error: noSpots, refetch } = useSpotsQuery(horseId)
+  const { data: me } = useQuery('me')
+  const { data: spots, error: noSpots, refetch } = useQuery('spots', { horseId })
   useOpenPen(line, program, { step: search.get('step') ?? 'first-touch', gate: null }, me?.person.id)
   const view = usePenView(program, 0)
   const failed = error ?? (spots ? undefined : noSpots)

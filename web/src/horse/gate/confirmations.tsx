@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import type { Confirmation } from '@still-pine/core/facts'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useMeQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { keepHere } from '../../offline/keep'
 
 export const CONFIRM: Readonly<Record<Confirmation, string>> = {
@@ -19,7 +19,7 @@ export type Confirmable = Confirmation
 
 /** What is seen at the pen on the day itself. */
 export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: readonly Confirmable[] }) => {
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   // What was just ticked stands at once; the verdict follows when it is worked out anew.
   const [ticked, setTicked] = useState<readonly Confirmable[] | null>(null)
   const standing = ticked ?? line.facts.confirmed

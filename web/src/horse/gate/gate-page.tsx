@@ -2,7 +2,7 @@ import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { Link, useParams } from 'react-router'
-import { useMeQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Loading } from '../../ui/loading'
 import { longDay, VERDICTS } from '../../ui/words'
 import { useHorse } from '../use-horse'
@@ -27,7 +27,7 @@ const TONE: Record<Gate['verdict'], string> = {
 /** One gate on one day: its verdict and all that stands behind it. */
 const GatePage = () => {
   const { gateKey = '' } = useParams()
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const { horseId, line, program, error, retry } = useHorse()
   if (!line || !program) return <Loading error={error} retry={retry} />
   const gate = line.gates.find((one) => one.gate === gateKey)

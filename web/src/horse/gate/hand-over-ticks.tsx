@@ -2,12 +2,12 @@ import type { Line } from '@still-pine/contract'
 import { STAGES, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { usePutHandOverMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 
 /** The steps this horse is to leave with, ticked by the yard. */
 export const HandOverTicks = ({ line, program }: { line: Line; program: Program }) => {
   const { id, handOver, version } = line.horse
-  const [put] = usePutHandOverMutation()
+  const [put] = useCommand('putHandOver')
   // What was just ticked stands at once, until the horse is read again with it.
   const [ticked, setTicked] = useState<{ steps: readonly string[]; version: number } | null>(null)
   const isOnItsWay = ticked?.version === version

@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutOverruleMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 import { VERDICTS } from '../../ui/words'
@@ -11,10 +11,10 @@ type Gate = Line['gates'][number]
 
 /** An overrule can be taken back on its day; both stay on record. */
 export const TakeBack = ({ overrule, horseId }: { overrule: Line['overrules'][number]; horseId: string }) => {
-  const [put, { isLoading }] = usePutOverruleMutation()
+  const [put, { isLoading }] = useCommand('putOverrule')
   const { id, gate, reason } = overrule
   const takeBack = async (): Promise<void> => {
-    const done = await put({ horseId, id, body: { gate, reason, takenBack: true } })
+    const done = await put({ horseId, overruleId: id, body: { gate, reason, takenBack: true } })
     if (done.error) toast.error(wordsFor(done.error))
   }
   return (
@@ -27,9 +27,9 @@ export const TakeBack = ({ overrule, horseId }: { overrule: Line['overrules'][nu
 /** Going on against the record, with a reason that stays beside how it went. */
 export const OverruleForm = ({ gate, horseId }: { gate: Gate; horseId: string }) => {
   const [reason, setReason] = useState('')
-  const [putOverrule, { error, isLoading }] = usePutOverruleMutation()
+  const [putOverrule, { error, isLoading }] = useCommand('putOverrule')
   const send = async (): Promise<void> => {
-    const done = await putOverrule({ horseId, id: uuid(), body: { gate: gate.gate, reason } })
+    const done = await putOverrule({ horseId, overruleId: uuid(), body: { gate: gate.gate, reason } })
     if (!done.error) setReason('')
   }
   return (

@@ -12,7 +12,7 @@ import { stepOf, type Program } from '@still-pine/core/program'
 import { ago } from '@still-pine/core/readiness'
 import { useCallback, useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
-import { useEvidenceQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
 import { evidenceReader } from '../../threads/evidence'
@@ -174,7 +174,7 @@ interface HistoryProps {
 /** What needs the whole history: read on a worker, told as soon as it is there. */
 const FromHistory = ({ line, program }: HistoryProps) => {
   const horseId = line.horse.id
-  const { data, error, refetch } = useEvidenceQuery({ horseId })
+  const { data, error, refetch } = useQuery('evidence', { horseId })
   const history = useMemo(() => (data ? { program, ...data } : null), [data, program])
   const readHorse = useMemo(() => history && (() => evidenceReader().horse(history)), [history])
   const { value: reading, failed } = useRead(readHorse)

@@ -3,7 +3,7 @@ import { addDays } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
 import { recheckSheet, type RecheckSheet } from '@still-pine/core/recheck'
 import { useMemo } from 'react'
-import { useLineOnQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { permitHorse } from '../permit-horse'
 import { viewsIn } from '../views-in'
 
@@ -26,7 +26,7 @@ export const useRecheck = (
   const lastDay = line ? lastDayBefore(line) : null
   const horseId = line?.horse.id ?? ''
   const skip = { skip: !line || lastDay === null }
-  const eve = useLineOnQuery({ horseId, on: line ? addDays(line.day, -1) : '' }, skip)
+  const eve = useQuery('line', { horseId, on: line ? addDays(line.day, -1) : '' }, skip)
   const sheet = useMemo(() => {
     if (!line || !program || !eve.currentData) return null
     return recheckSheet(permitHorse(line, program), viewsIn(eve.currentData), line.day)

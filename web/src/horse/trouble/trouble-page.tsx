@@ -3,7 +3,8 @@ import { TROUBLES } from '@still-pine/core/program'
 import { findTroubles, traceTrouble } from '@still-pine/core/trouble'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { useCareQuery, useWorkedQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
+import { useCare } from '../use-care'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 import { Loading } from '../../ui/loading'
@@ -15,8 +16,8 @@ import { Suspects } from './suspects'
 /** What goes wrong, in the yard’s words, and which of this horse’s steps are behind it. */
 const TroublePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { data: care, error: careError } = useCareQuery(horseId)
-  const { data: worked, error: workedError } = useWorkedQuery(horseId)
+  const { data: care, error: careError } = useCare(horseId)
+  const { data: worked, error: workedError } = useQuery('worked', { horseId })
   const [search, setSearch] = useSearchParams()
   const [typed, setTyped] = useState('')
   const [isAllShown, setAllShown] = useState(false)

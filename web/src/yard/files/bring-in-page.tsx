@@ -2,7 +2,7 @@ import { files } from '@still-pine/contract/files'
 import { mayDo } from '@still-pine/contract/rights'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useMeQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { sendFile, type Ended, type Sending } from '../../app/send-file'
 import type { ReadFile } from '../../threads/log-reader.worker'
 import { Button } from '../../ui/button'
@@ -44,7 +44,7 @@ const BringYard = ({ file }: { file: File }) => {
 
 /** Files from elsewhere: a log of answers, or a whole yard. */
 const BringInPage = () => {
-  const { data: me } = useMeQuery()
+  const { data: me } = useQuery('me')
   const reader = useLogReader()
   const [file, setFile] = useState<File | null>(null)
   const [log, setLog] = useState<ReadFile | null>(null)

@@ -9,7 +9,7 @@ import {
 } from '@still-pine/core/formats'
 import type { Remote } from 'comlink'
 import { useEffect, useState } from 'react'
-import { api, useTodayQuery } from '../../app/api'
+import { api, useQuery } from '../../app/client'
 import { sendFile, type Ended, type Sending } from '../../app/send-file'
 import { useAppDispatch } from '../../app/store'
 import type { LogReader, Preview, ReadFile } from '../../threads/log-reader.worker'
@@ -22,12 +22,14 @@ import { EndedNotice, SendingBar } from './sending-bar'
 /** The yard's horses with their programs, for reading names and steps by. */
 const useKnownHorses = (): readonly KnownHorse[] | null => {
   const dispatch = useAppDispatch()
-  const { data } = useTodayQuery()
+  const { data } = useQuery('today')
   const [known, setKnown] = useState<readonly KnownHorse[] | null>(null)
   useEffect(() => {
     if (!data) return
     const ids = [...new Set(data.rows.map(({ horse }) => horse.programId))]
-    void Promise.all(ids.map((id) => dispatch(api.endpoints.program.initiate(id)).unwrap())).then((all) => {
+    void Promise.all(
+      ids.map((id) => dispatch(api.endpoints.program.initiate({ programId: id })).unwrap()),
+    ).then((all) => {
       const programs = new Map<string, Program>(all.map(({ id, program }) => [id, program]))
       setKnown(
         data.rows.map(({ horse }) => ({

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { api } from '../../app/api'
+import { api } from '../../app/client'
 import type { Ended, Sending } from '../../app/send-file'
 import { useAppDispatch } from '../../app/store'
 import { Notice } from '../../ui/field'
@@ -28,7 +28,7 @@ export const SendingBar = ({ now }: { now: Sending }) => (
 export const EndedNotice = ({ ended }: { ended: Ended }) => {
   const dispatch = useAppDispatch()
   useEffect(() => {
-    if (ended.step === 'done') dispatch(api.util.invalidateTags(['Me', 'Today', 'Line', 'Sessions', 'Care']))
+    if (ended.step === 'done') dispatch(api.util.invalidateTags(['Yard', 'Horse']))
   }, [dispatch, ended])
   if (ended.step === 'done')
     return (

@@ -3,7 +3,7 @@ import { ROLES, type Role } from '@still-pine/contract/rights'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { problemOf, usePeopleQuery, usePutPersonMutation, wordsFor } from '../../app/api'
+import { problemOf, useQuery, useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
@@ -27,7 +27,7 @@ const PersonForm = ({ person, onDone }: { person: ListedPerson | null; onDone: (
   const [email, setEmail] = useState(person?.email ?? '')
   const [password, setPassword] = useState('')
   const [faults, setFaults] = useState<Faults>({})
-  const [put, { isLoading }] = usePutPersonMutation()
+  const [put, { isLoading }] = useCommand('putPerson')
   const save = async (): Promise<void> => {
     const form = { name, role, email: email.trim() || null, password: password || null }
     const read = PutPerson.safeParse(form)
@@ -35,7 +35,7 @@ const PersonForm = ({ person, onDone }: { person: ListedPerson | null; onDone: (
       setFaults(Object.fromEntries(read.error.issues.map(({ path, message }) => [path.join('.'), message])))
       return
     }
-    const done = await put({ id, body: read.data })
+    const done = await put({ personId: id, body: read.data })
     const fields = problemOf(done.error)?.fields ?? []
     setFaults(Object.fromEntries(fields.map(({ path, message }) => [path, message])))
     if (!done.error) onDone()
@@ -105,7 +105,7 @@ const PersonForm = ({ person, onDone }: { person: ListedPerson | null; onDone: (
 
 /** Who works here and what each may do. */
 export const People = ({ mayEdit }: { mayEdit: boolean }) => {
-  const { data } = usePeopleQuery()
+  const { data } = useQuery('people')
   const [open, setOpen] = useState<ListedPerson | 'new' | null>(null)
   return (
     <section>

@@ -2,7 +2,7 @@ import { PLACE_USES, PutPlace, type Place } from '@still-pine/contract'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePlacesQuery, usePutPlaceMutation, wordsFor } from '../../app/api'
+import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 import { Sheet } from '../../ui/sheet'
@@ -26,11 +26,11 @@ const PlaceForm = ({ place, onDone }: { place: Place | null; onDone: () => void 
   const [home, setHome] = useState(place?.home ?? false)
   const [note, setNote] = useState(place?.note ?? '')
   const [fault, setFault] = useState<string>()
-  const [put, { isLoading }] = usePutPlaceMutation()
+  const [put, { isLoading }] = useCommand('putPlace')
   const save = async (): Promise<void> => {
     const read = PutPlace.safeParse({ name, suits, home, note, version: place?.version ?? 0 })
     if (!read.success) return setFault(read.error.issues[0]?.message)
-    const done = await put({ id, body: read.data })
+    const done = await put({ placeId: id, body: read.data })
     if (done.error) toast.error(wordsFor(done.error))
     else onDone()
   }
@@ -91,7 +91,7 @@ const PlaceForm = ({ place, onDone }: { place: Place | null; onDone: () => void 
 
 /** Pens and tracks, with what each suits. */
 export const Places = ({ mayEdit }: { mayEdit: boolean }) => {
-  const { data } = usePlacesQuery()
+  const { data } = useQuery('places')
   const [open, setOpen] = useState<Place | 'new' | null>(null)
   return (
     <section>

@@ -9,7 +9,7 @@ import {
 import { STAGES } from '@still-pine/core/program'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { useJudgingQuery, useReadingQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
@@ -162,8 +162,8 @@ const Speeds = ({ horses }: { horses: YardReading['horses'] }) => {
 
 /** What was predicted before first asks against what came, and how fast each horse learns. */
 const JudgingPage = () => {
-  const { data, error, refetch } = useJudgingQuery()
-  const { data: reading } = useReadingQuery()
+  const { data, error, refetch } = useQuery('judging', {})
+  const { data: reading } = useQuery('reading')
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   const predictions = data.groups.reduce(
     (sum, { tallies }) => sum + tallies.reduce((n, t) => n + t.predictions, 0),

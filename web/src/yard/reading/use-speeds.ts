@@ -1,7 +1,7 @@
 import type { YardReading } from '@still-pine/contract'
 import type { LearningSpeed } from '@still-pine/core/evidence'
 import { useEffect, useState } from 'react'
-import { api } from '../../app/api'
+import { api } from '../../app/client'
 import { useAppDispatch } from '../../app/store'
 import { evidenceReader } from '../../threads/evidence'
 
@@ -21,7 +21,7 @@ export const useSpeeds = (horses: YardReading['horses'] | undefined): readonly H
     let isWanted = true
     const speedOf = async (horseId: string, programId: string): Promise<LearningSpeed | null> => {
       const evidence = dispatch(api.endpoints.evidence.initiate({ horseId }))
-      const program = dispatch(api.endpoints.program.initiate(programId))
+      const program = dispatch(api.endpoints.program.initiate({ programId }))
       try {
         const [{ answers }, { program: document }] = await Promise.all([evidence.unwrap(), program.unwrap()])
         return await evidenceReader().speed({ program: document, answers })

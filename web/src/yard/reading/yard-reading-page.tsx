@@ -2,7 +2,7 @@ import type { YardReading } from '@still-pine/contract'
 import { count, daysBetween, percent } from '@still-pine/core/answer'
 import { wilson } from '@still-pine/core/evidence'
 import { Link } from 'react-router'
-import { useReadingQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Loading } from '../../ui/loading'
 import { shortDay, sideAfter, STATE_WORDS, VERDICTS } from '../../ui/words'
 import { EmptyYard } from '../empty-yard'
@@ -112,7 +112,7 @@ const MOST_GAPS = 8
 
 /** Every horse's nearest gate, what holds it and since when; and what several horses are weak on. */
 const YardReadingPage = () => {
-  const { data, error, refetch } = useReadingQuery()
+  const { data, error, refetch } = useQuery('reading')
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   if (data.horses.length === 0) return <EmptyYard />
   return (

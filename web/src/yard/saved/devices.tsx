@@ -1,14 +1,14 @@
 import { toast } from 'sonner'
-import { useDevicesQuery, usePutCutOffMutation, wordsFor } from '../../app/api'
+import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { clock, longDay } from '../../ui/words'
 
 /** The browsers people signed in on; a lost phone is cut off here. */
 export const Devices = () => {
-  const { data } = useDevicesQuery()
-  const [put] = usePutCutOffMutation()
+  const { data } = useQuery('devices')
+  const [put] = useCommand('putCutOff')
   const cut = async (personId: string, deviceId: string, cutOff: boolean): Promise<void> => {
-    const done = await put({ personId, deviceId, cutOff })
+    const done = await put({ personId, deviceId, body: { cutOff } })
     if (done.error) toast.error(wordsFor(done.error))
     else if (cutOff)
       toast('Cut off. What it shows goes the next time it finds signal; what waits on it stays on it.', {

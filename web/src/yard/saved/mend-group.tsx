@@ -3,7 +3,7 @@ import type { Side } from '@still-pine/core/answer'
 import type { TodayRow } from '@still-pine/contract'
 import { useState } from 'react'
 import { Picker, RungPicker, SidePicker } from '../../after/pickers'
-import { useProgramQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import {
   asAnswerTo,
   ofHorse,
@@ -121,7 +121,7 @@ const OneAnswer = ({ entry, program }: { entry: Waiting; program: Program }) => 
 
 const ToAnswer = ({ group, rows }: Props) => {
   const row = rows.find(({ horse }) => horse.id === group[0]!.horseId)
-  const { currentData } = useProgramQuery(row?.horse.programId ?? '', { skip: !row })
+  const { currentData } = useQuery('program', { programId: row?.horse.programId ?? '' }, { skip: !row })
   if (!currentData) return null
   return group
     .filter(({ item }) => item.do === 'add')

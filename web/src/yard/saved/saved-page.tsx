@@ -1,4 +1,4 @@
-import { useMeQuery, useTodayQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { useAppSelector } from '../../app/store'
 import { entriesOf, isReadable } from '@still-pine/device'
 import { syncWords } from '../../offline/sync-slice'
@@ -15,8 +15,8 @@ import { WaitingList } from './waiting-list'
 
 /** What is saved, what waits, what was refused and why, and what lies on this device. */
 const SavedPage = () => {
-  const { data: me, error, refetch } = useMeQuery()
-  const { data: today } = useTodayQuery()
+  const { data: me, error, refetch } = useQuery('me')
+  const { data: today } = useQuery('today')
   const sync = useAppSelector((state) => state.sync)
   const now = useNow(30_000)
   const personId = me?.person.id ?? ''

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutProgramMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
 import { freeKey } from './free-key'
@@ -20,12 +20,12 @@ const Found = ({
   schools: readonly School[]
   onDone: () => void
 }) => {
-  const [put] = usePutProgramMutation()
+  const [put] = useCommand('putProgram')
   const navigate = useNavigate()
   const own = schools.find(({ school, ships }) => school === program.school && !ships)
   const newest = own?.versions[0]?.version ?? 0
   const keep = async (document: Program, basedOn: number): Promise<void> => {
-    const done = await put({ id: uuid(), body: { basedOn, program: document } })
+    const done = await put({ programId: uuid(), body: { basedOn, program: document } })
     if (done.error) {
       toast.error(wordsFor(done.error))
       return

@@ -6,7 +6,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutProgramMutation, wordsFor } from '../../app/api'
+import { useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
@@ -16,12 +16,12 @@ import { freeKey } from './free-key'
 const CopyForm = ({ schools }: { schools: readonly School[] }) => {
   const [from, setFrom] = useState(SCHOOLS[0]!.school)
   const [name, setName] = useState('')
-  const [put, { isLoading }] = usePutProgramMutation()
+  const [put, { isLoading }] = useCommand('putProgram')
   const navigate = useNavigate()
   const copy = async (): Promise<void> => {
     const source = SCHOOLS.find(({ school }) => school === from)!
     const program = copyOfSchool(source, freeKey(name, schools), name.trim())
-    const done = await put({ id: uuid(), body: { basedOn: 0, program } })
+    const done = await put({ programId: uuid(), body: { basedOn: 0, program } })
     if (done.error) toast.error(wordsFor(done.error))
     else void navigate(`/yard/schools/${program.school}/edit`)
   }

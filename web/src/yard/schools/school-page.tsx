@@ -3,7 +3,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { SCHOOLS, type Program } from '@still-pine/core/program'
 import { differencesOf } from '@still-pine/core/school-edit'
 import { Link, useNavigate, useParams } from 'react-router'
-import { useMeQuery, useProgramQuery, useSchoolsQuery, useTodayQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Button } from '../../ui/button'
 import { Notice } from '../../ui/field'
@@ -25,8 +25,8 @@ const takeOut = (program: Program): void => {
 
 /** What a version changed: against the one before it, or against the school it was copied from. */
 const Changes = ({ of, before }: { of: string; before: string | undefined }) => {
-  const { data: now } = useProgramQuery(of)
-  const { data: was } = useProgramQuery(before ?? '', { skip: before === undefined })
+  const { data: now } = useQuery('program', { programId: of })
+  const { data: was } = useQuery('program', { programId: before ?? '' }, { skip: before === undefined })
   if (!now) return <Loading />
   const base = was?.program ?? SCHOOLS.find(({ school }) => school === now.program.copyOf)
   return base ? <DifferenceList differences={differencesOf(base, now.program)} /> : null
@@ -73,7 +73,7 @@ const Version = ({ version, before, newest, copied }: VersionProps) => (
 
 /** A horse of another school that is to be worked by this one. */
 const MoveHere = ({ school }: { school: School }) => {
-  const { data: today } = useTodayQuery()
+  const { data: today } = useQuery('today')
   const navigate = useNavigate()
   const newest = school.versions[0]!
   const others = today?.rows.filter(({ horse }) => horse.school !== school.school) ?? []
@@ -97,11 +97,11 @@ const MoveHere = ({ school }: { school: School }) => {
 /** One of the yard’s own schools: its versions, what each changed, and who is worked by it. */
 const SchoolPage = () => {
   const { school: key } = useParams()
-  const { data: me } = useMeQuery()
-  const { data, error, refetch } = useSchoolsQuery()
+  const { data: me } = useQuery('me')
+  const { data, error, refetch } = useQuery('schools')
   const school = data?.schools.find((one) => one.school === key)
   const newest = school?.versions[0]
-  const { data: program } = useProgramQuery(newest?.programId ?? '', { skip: !newest })
+  const { data: program } = useQuery('program', { programId: newest?.programId ?? '' }, { skip: !newest })
   if (!data || !me) return <Loading error={error} retry={() => void refetch()} />
   if (!school || !newest)
     return (

@@ -1,6 +1,6 @@
 import { SCHOOLS } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { useSchoolsQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Field, INPUT } from '../../ui/field'
 
 interface Props {
@@ -10,7 +10,7 @@ interface Props {
 
 /** By which school a horse is worked: one that ships, or one of the yard’s own at its newest version. */
 export const SchoolPicker = ({ school, onPick }: Props) => {
-  const { data } = useSchoolsQuery()
+  const { data } = useQuery('schools')
   const schools = data?.schools ?? SCHOOLS
   return (
     <div>

@@ -13,7 +13,7 @@ import {
 } from '@still-pine/core/program'
 import { useSearchParams } from 'react-router'
 import { mayDo } from '@still-pine/contract/rights'
-import { useMeQuery, useSchoolsQuery } from '../../app/api'
+import { useQuery } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { OwnSchools } from './own-schools'
 
@@ -162,8 +162,8 @@ const schoolIn = (search: URLSearchParams, name: string, or: number): Program =>
 /** Two schools side by side: what they do and why, their order, and how each asks a step. */
 const SchoolsPage = () => {
   const [search, setSearch] = useSearchParams()
-  const { data: me } = useMeQuery()
-  const { data } = useSchoolsQuery()
+  const { data: me } = useQuery('me')
+  const { data } = useQuery('schools')
   const one = schoolIn(search, 'one', 0)
   const other = schoolIn(search, 'other', 1)
   const step = CATALOGUE.find(({ key }) => key === search.get('step'))?.key ?? 'give-to-halter'

@@ -3,7 +3,7 @@ import { copyOfSchool, differencesOf, drafted } from '@still-pine/core/school-ed
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { usePutProgramMutation, useProgramQuery, useSchoolsQuery, wordsFor } from '../../../app/api'
+import { useCommand, useQuery, wordsFor } from '../../../app/client'
 import { Button } from '../../../ui/button'
 import { Sheet } from '../../../ui/sheet'
 import { DifferenceList } from '../difference-list'
@@ -23,7 +23,7 @@ const Both = ({
   by,
   onClose,
 }: Props & { theirs: Program; theirId: string; by: string | null }) => {
-  const [put] = usePutProgramMutation()
+  const [put] = useCommand('putProgram')
   const navigate = useNavigate()
   const onTop = drafted({ base: theirs, edits: draft.edits })
   const putOnTop = (): void => {
@@ -42,7 +42,7 @@ const Both = ({
   const keepApart = async (): Promise<void> => {
     const school = `${draft.base.school}-${uuid().slice(-6)}`
     const program = copyOfSchool(draft.program, school, `${draft.program.name} (mine)`)
-    const done = await put({ id: uuid(), body: { basedOn: 0, program } })
+    const done = await put({ programId: uuid(), body: { basedOn: 0, program } })
     if (done.error) toast.error(wordsFor(done.error))
     else {
       draft.letGo()
@@ -83,10 +83,10 @@ const Both = ({
 
 /** Two people changed one school: both versions side by side, and what to do about it. */
 export const Conflict = (props: Props) => {
-  const { data } = useSchoolsQuery(undefined, { refetchOnMountOrArgChange: true })
+  const { data } = useQuery('schools', undefined, { refetchOnMountOrArgChange: true })
   const newest = data?.schools.find(({ school }) => school === props.school)?.versions[0]
   const isNewer = newest !== undefined && newest.version > props.draft.base.version
-  const { data: theirs } = useProgramQuery(newest?.programId ?? '', { skip: !isNewer })
+  const { data: theirs } = useQuery('program', { programId: newest?.programId ?? '' }, { skip: !isNewer })
   return (
     <Sheet open title="It was changed by somebody else meanwhile" onClose={props.onClose}>
       {theirs && isNewer ? (

@@ -3,7 +3,7 @@ import { stepOf, type Program } from '@still-pine/core/program'
 import { count } from '@still-pine/core/answer'
 import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
-import { useProgramQuery, useSchoolsQuery } from '../../../app/api'
+import { useQuery } from '../../../app/client'
 import { Button } from '../../../ui/button'
 import { Notice } from '../../../ui/field'
 import { Loading } from '../../../ui/loading'
@@ -129,7 +129,7 @@ const FromVersion = ({ school, newest }: { school: School; newest: string }) => 
     const kept = keptDraft(school.school)?.programId
     return school.versions.some(({ programId }) => programId === kept) ? kept! : newest
   })
-  const { data, error, refetch } = useProgramQuery(began)
+  const { data, error, refetch } = useQuery('program', { programId: began })
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   return <Editor school={school} programId={began} base={data.program} />
 }
@@ -137,7 +137,7 @@ const FromVersion = ({ school, newest }: { school: School; newest: string }) => 
 /** A yard’s own school, changed edit by edit; nothing changes for any horse until it is saved and moved to. */
 const EditorPage = () => {
   const { school: key } = useParams()
-  const { data, error, refetch } = useSchoolsQuery()
+  const { data, error, refetch } = useQuery('schools')
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   const school = data.schools.find((one) => one.school === key && !one.ships)
   const newest = school?.versions[0]

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { v7 as uuid } from 'uuid'
-import { problemOf, usePutProgramMutation, wordsFor } from '../../../app/api'
+import { problemOf, useCommand, wordsFor } from '../../../app/client'
 import { Button } from '../../../ui/button'
 import { Conflict } from './conflict'
 import type { SchoolDraft } from './use-draft'
@@ -15,12 +15,12 @@ interface Props {
 
 /** Saves the draft as the next version, takes a change back, or lets all of them go. */
 export const SaveBar = ({ draft, school }: Props) => {
-  const [put, { isLoading }] = usePutProgramMutation()
+  const [put, { isLoading }] = useCommand('putProgram')
   const [isStale, setStale] = useState(false)
   const navigate = useNavigate()
   const { base, program, edits } = draft
   const save = async (): Promise<void> => {
-    const done = await put({ id: uuid(), body: { basedOn: base.version, program } })
+    const done = await put({ programId: uuid(), body: { basedOn: base.version, program } })
     if (done.error) {
       if (problemOf(done.error)?.type === 'stale') setStale(true)
       else toast.error(wordsFor(done.error))
