@@ -10,6 +10,8 @@ export const runApp = async (pool: pg.Pool, now: Date) => {
   const app = makeApp({
     pool,
     threads: workHere,
+    // No page watches a bench.
+    changes: { watch: () => () => undefined, end: async () => undefined },
     now: () => now,
     logger: pino({ level: 'silent' }),
     version: 'bench',

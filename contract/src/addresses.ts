@@ -1,3 +1,6 @@
+/** Where a page hears of changes as they are saved (see `streams`). */
+export const CHANGES_PATH = '/changes'
+
 type Method = 'get' | 'put' | 'post'
 
 /** Where a route is asked: under `/api/v1`, parameters as `{name}`. */

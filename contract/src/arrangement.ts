@@ -7,6 +7,8 @@ const MOST_BURSTS = 100
 
 /** What a person has said of one horse's session on a day, and the bursts it came to. */
 export const Arrangement = z.object({
+  /** The entry it was said with: a page knows its own words by it. */
+  id: Id.optional(),
   /** The program it was arranged by; of another it says nothing. */
   programId: Id,
   minutes: z.number().int().min(1).max(600).nullable(),

@@ -1,7 +1,8 @@
+import { CHANGES_PATH } from './addresses'
 import type { Action } from './rights'
 
-/** A route that carries a whole file, streamed; what it needs is in the same table of rights. */
-export interface FileRoute {
+/** A route whose reply or body is streamed; what it needs is in the same table of rights. */
+export interface StreamedRoute {
   readonly method: 'get' | 'post'
   readonly path: string
   readonly summary: string
@@ -39,4 +40,14 @@ export const files = {
     needs: 'bring-in',
     type: 'application/x-ndjson',
   },
-} as const satisfies Readonly<Record<string, FileRoute>>
+} as const satisfies Readonly<Record<string, StreamedRoute>>
+
+export const streams = {
+  changes: {
+    method: 'get',
+    path: CHANGES_PATH,
+    summary: 'Tells of every change of the yard as it is saved, as server-sent events',
+    needs: 'read-yard',
+    type: 'text/event-stream',
+  },
+} as const satisfies Readonly<Record<string, StreamedRoute>>

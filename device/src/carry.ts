@@ -1,3 +1,4 @@
+import { personHere } from './who'
 import type { CarriedAnswer, Carry } from '@still-pine/contract'
 import { device, type Carried } from './store'
 import { lineKey } from './keys'
@@ -55,4 +56,10 @@ export const carryHorse = async (
     })
     return isKnown ? 'known' : 'new'
   }
+}
+
+/** When a horse was carried to this device last, in milliseconds; nothing where it never was. */
+export const carriedAt = async (horseId: string): Promise<number | undefined> => {
+  const personId = await personHere()
+  return personId === null ? undefined : (await device.carried.get([personId, horseId]))?.at
 }

@@ -1,4 +1,4 @@
-export { carryHorse, type AskCarry } from './carry'
+export { carriedAt, carryHorse, type AskCarry } from './carry'
 export { drainFor, type SyncState } from './drain'
 export { readEarly } from './early'
 export { knownHere, type Question } from './known'

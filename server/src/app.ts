@@ -7,6 +7,7 @@ import { sameOrigin } from './auth/origin'
 import { signInSessions } from './auth/session'
 import type { Dependencies } from './http/dependencies'
 import { batchRoute } from './http/batch'
+import { changesRoute } from './http/changes'
 import { commandRoutes } from './http/commands'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
@@ -74,6 +75,7 @@ const api = (deps: Dependencies): express.Router => {
   queryRoutes(router, deps)
   commandRoutes(router, deps)
   batchRoute(router, deps)
+  changesRoute(router, deps)
   fileRoutes(router, deps)
   router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
   return router

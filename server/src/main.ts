@@ -5,6 +5,7 @@ import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
+import { listenForChanges } from './data/changes'
 import { appUrl, makePool, migrate } from './data/pool'
 import { workOnThreads } from './threads'
 
@@ -29,7 +30,9 @@ const clockOffset = (): number => {
 const offset = clockOffset()
 
 await migrate(ownerUrl, needed('STILL_PINE_MIGRATIONS'))
-const pool = makePool(env.APP_DATABASE_URL ?? appUrl(ownerUrl))
+const databaseUrl = env.APP_DATABASE_URL ?? appUrl(ownerUrl)
+const pool = makePool(databaseUrl)
+const changes = listenForChanges(databaseUrl)
 
 const tls =
   env.TLS_CERT && env.TLS_KEY ? { cert: readFileSync(env.TLS_CERT), key: readFileSync(env.TLS_KEY) } : null
@@ -39,6 +42,7 @@ const threads = workOnThreads(fileURLToPath(new URL('./work.js', import.meta.url
 const app = makeApp({
   pool,
   threads,
+  changes,
   logger,
   demo,
   now: () => new Date(Date.now() + offset),
@@ -70,6 +74,7 @@ server.listen(Number(env.PORT ?? 4180), host, () => {
 })
 
 const stop = (): void => {
+  void changes.end()
   server.close(() => void Promise.all([pool.end(), threads.end()]).then(() => process.exit(0)))
   server.closeIdleConnections()
 }

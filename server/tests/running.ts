@@ -6,6 +6,7 @@ import pg from 'pg'
 import { pino } from 'pino'
 import { inject } from 'vitest'
 import { makeApp } from '../src/app'
+import { listenForChanges } from '../src/data/changes'
 import { appUrl, makePool, type Pool } from '../src/data/pool'
 import { workHere } from '../src/threads'
 
@@ -97,9 +98,11 @@ export interface RunOptions {
 export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const ownerUrl = options.ownerUrl ?? (await freshDatabase())
   const pool = makePool(appUrl(ownerUrl))
+  const changes = listenForChanges(appUrl(ownerUrl))
   const app = makeApp({
     pool,
     threads: workHere,
+    changes,
     now: options.now ?? (() => new Date()),
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
     version: 'test',
@@ -121,6 +124,7 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
     ownerUrl,
     visitor: () => new Visitor(address),
     stop: async () => {
+      await changes.end()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.end()

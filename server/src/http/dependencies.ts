@@ -1,4 +1,5 @@
 import type { Logger } from 'pino'
+import type { Changes } from '../data/changes'
 import type { Pool } from '../data/pool'
 import type { Threads } from '../threads'
 
@@ -6,6 +7,8 @@ import type { Threads } from '../threads'
 export interface Dependencies {
   readonly pool: Pool
   readonly threads: Threads
+  /** What other server processes and this one commit. */
+  readonly changes: Changes
   /** The clock; only demo and tests may set it. */
   readonly now: () => Date
   readonly logger: Logger

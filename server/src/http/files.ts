@@ -3,7 +3,14 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
-import { files, Id, SchoolDocument, YardDocument, type FileRoute, type Progress } from '@still-pine/contract'
+import {
+  files,
+  Id,
+  SchoolDocument,
+  YardDocument,
+  type StreamedRoute,
+  type Progress,
+} from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import pLimit, { type LimitFunction } from 'p-limit'
 import { z } from 'zod'
@@ -102,7 +109,7 @@ const bringing =
 const takingOut =
   (
     { deps, inTurn }: Streaming,
-    { needs, type, path }: FileRoute,
+    { needs, type, path }: StreamedRoute,
     write: (yard: Yard, request: Request, begin: () => Outlet) => Promise<void>,
   ) =>
   async (request: Request, response: Response): Promise<void> => {

@@ -23,6 +23,7 @@ import {
 } from '@reduxjs/toolkit/query/react'
 import { onDeviceToo, type Ask } from '../offline/base-query'
 import { heard, notHeard } from '../offline/sync-slice'
+import { useShown, wasTold } from './shown'
 import { readHere } from '../threads/reader'
 
 /** What the server says when it cannot do what was asked. */
@@ -84,7 +85,8 @@ export const api = createApi({
   reducerPath: 'api',
   baseQuery: onDeviceToo(fetchBaseQuery({ baseUrl: '/api/v1' }), {
     readHere,
-    onHeard: ({ dispatch }, wasHeard) => void dispatch(wasHeard ? heard(Date.now()) : notHeard()),
+    onTold: wasTold,
+    onHeard: ({ dispatch }, wasHeard) => void dispatch(wasHeard ? heard() : notHeard()),
     onCutOff: () => void personHere().then((id) => (id === null ? undefined : forgetCopies(id))),
   }),
   tagTypes: ['Horse', 'Yard'],
@@ -117,6 +119,9 @@ export const api = createApi({
   },
 })
 
+/** What stays as it is, or is of no horse. */
+const AGELESS: ReadonlySet<ReadName> = new Set(['about', 'me', 'program', 'schools', 'people', 'places'])
+
 interface QueryOptions {
   readonly skip?: boolean
   readonly refetchOnMountOrArgChange?: boolean
@@ -127,12 +132,14 @@ type Asked<N extends ReadName> = keyof NamedOf<N> extends never
   : [named: NamedOf<N>, options?: QueryOptions]
 
 /** What a route tells, `useQuery('line', { horseId })`; a screen does not know whether the server answered or this device. */
-export const useQuery = <N extends ReadName>(name: N, ...[named, options]: Asked<N>) =>
-  (api.endpoints[name].useQuery as unknown as UseQuery)(named, options) as TypedUseQueryHookResult<
+export const useQuery = <N extends ReadName>(name: N, ...[named, options]: Asked<N>) => {
+  useShown(AGELESS.has(name) || options?.skip ? null : addressOf(name, named as object | undefined))
+  return (api.endpoints[name].useQuery as unknown as UseQuery)(named, options) as TypedUseQueryHookResult<
     Read<N>,
     Query<N>,
     Ask
   >
+}
 
 type UseQuery = (named: unknown, options: QueryOptions | undefined) => unknown
 

@@ -3,12 +3,14 @@ import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { drainFor } from '@still-pine/device'
-import { syncChanged, syncWords } from '../offline/sync-slice'
-import { useCarrying, wasSent } from '../offline/use-carrying'
+import { listenToYard } from '../offline/listen'
+import { listening, syncChanged, howLong, syncWords } from '../offline/sync-slice'
+import { useCarrying, wasChanged } from '../offline/use-carrying'
 import { useNow } from '../ui/use-now'
 import { useSettled } from '../ui/use-settled'
-import { longDay } from '../ui/words'
+import { clock, longDay } from '../ui/words'
 import { useQuery } from './client'
+import { useShownAt } from './shown'
 import { ReachBanner } from './reach-banner'
 import { refreshWhenQuiet } from './refresh-when-quiet'
 import { store, useAppDispatch, useAppSelector } from './store'
@@ -28,6 +30,28 @@ const PARTS = [
   { to: 'yard', word: 'Yard', icon: Fence },
 ] as const
 
+/** Shows what other devices send; where that is not told, looks again whenever the page is looked at again. */
+const useChanges = (personId: string | undefined): void => {
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    if (personId === undefined) return
+    const stop = listenToYard((heard) => {
+      if ('isListening' in heard) dispatch(listening(heard.isListening))
+      if (!('changed' in heard)) return
+      wasChanged(heard.changed ?? [])
+      dispatch(refreshWhenQuiet(heard.changed))
+    })
+    const lookedAt = (): void => {
+      if (!document.hidden && !store.getState().sync.isListening) dispatch(refreshWhenQuiet(null))
+    }
+    document.addEventListener('visibilitychange', lookedAt)
+    return () => {
+      stop()
+      document.removeEventListener('visibilitychange', lookedAt)
+    }
+  }, [dispatch, personId])
+}
+
 /** Keeps sending the outbox while somebody is signed in. */
 const useDrain = (personId: string | undefined): void => {
   const dispatch = useAppDispatch()
@@ -38,12 +62,30 @@ const useDrain = (personId: string | undefined): void => {
       isAsking: () => store.getState().pen?.running != null,
       onState: (state) => dispatch(syncChanged(state)),
       onSent: (horseIds) => {
-        wasSent(horseIds)
+        wasChanged(horseIds)
         dispatch(refreshWhenQuiet(horseIds))
       },
       onKept: (horseIds) => dispatch(refreshWhenQuiet(horseIds)),
     })
   }, [dispatch, personId])
+}
+
+/** Old enough to be told apart from the day's course. */
+const OLD_MS = 10 * 60_000
+
+/** How old what stands on the page is. */
+const AsOf = () => {
+  const shownAt = useShownAt()
+  const { isListening, isAway } = useAppSelector(({ sync }) => sync)
+  const now = useNow(30_000)
+  const at = shownAt === null || (isListening && !isAway) ? now : shownAt
+  const age = now - at
+  return (
+    <span className={age > OLD_MS ? 'font-bold text-ink' : ''}>
+      as of {clock(new Date(at).toISOString())}
+      {age > OLD_MS && ` (${howLong(age)} ago)`}
+    </span>
+  )
 }
 
 const SyncMark = () => {
@@ -96,7 +138,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
           <Nav horseId={horseId} />
         </div>
         <p className="text-quiet">
-          {me && longDay(me.today)} · <SyncMark />
+          {me && longDay(me.today)} · <AsOf /> · <SyncMark />
         </p>
       </header>
       {me && <ReachBanner personId={me.person.id} horseId={horseId} />}
@@ -113,6 +155,7 @@ export const Shell = () => {
   // The page first; sending and carrying are not seen.
   const personId = useSettled() ? me?.person.id : undefined
   useDrain(personId)
+  useChanges(personId)
   useCarrying(personId)
   const isPen = pathname.startsWith('/pen/')
   const keys = useShellKeys(isPen)

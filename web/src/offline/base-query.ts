@@ -1,7 +1,7 @@
 import type { BaseQueryApi, BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { ReadName } from '@still-pine/contract'
 import { addressOf } from '@still-pine/contract/addresses'
-import { keepReply, keptReply, paySignOut, withWhatWaits, type Question } from '@still-pine/device'
+import { carriedAt, keepReply, keptReply, paySignOut, withWhatWaits, type Question } from '@still-pine/device'
 
 /** A request, and the question it puts where it only reads. */
 export interface Asked extends FetchArgs {
@@ -19,6 +19,8 @@ const AWAY_STATUSES: ReadonlySet<unknown> = new Set(['FETCH_ERROR', 'TIMEOUT_ERR
 const UNCOPIED: ReadonlySet<ReadName> = new Set(['carry', 'evidence', 'stepEvidence'])
 
 export interface DeviceParts {
+  /** Told when what is replied under an address was true. */
+  readonly onTold: (address: string, at: number) => void
   /** Answers a question from what lies on this device. */
   readonly readHere: (question: Question) => Promise<unknown>
   /** Told of every answer, and of every silence. */
@@ -30,9 +32,15 @@ export interface DeviceParts {
 const isCutOff = (error: FetchBaseQueryError | undefined): boolean =>
   (error?.data as { type?: unknown } | undefined)?.type === 'cut-off'
 
+/** When what this device tells was true: when the horse it is of was carried last, or else when its copy was kept. */
+const trueAt = async ({ named }: Question, keptAt = 0): Promise<number> => {
+  const { horseId } = named as { horseId?: string }
+  return (horseId === undefined ? undefined : await carriedAt(horseId).catch(() => undefined)) ?? keptAt
+}
+
 /** Asks the server, and where it cannot be reached answers from this device. Writes are never answered from here. */
 export const onDeviceToo =
-  (ask: AskServer, { readHere, onHeard, onCutOff }: DeviceParts): Ask =>
+  (ask: AskServer, { readHere, onTold, onHeard, onCutOff }: DeviceParts): Ask =>
   async ({ reads, ...args }, api, extra) => {
     if (!reads || reads.name === 'carry') return ask(args, api, extra)
     const { name } = reads
@@ -43,6 +51,7 @@ export const onDeviceToo =
     const kept = keepsCopy ? await keptReply(address) : undefined
     // One version of a program is the same for ever.
     if (kept && name === 'program') return { data: kept.body }
+    const askedAt = Date.now()
     const reply = kept
       ? navigator.onLine
         ? await ask({ ...args, timeout: PATIENCE_MS }, api, extra)
@@ -50,8 +59,9 @@ export const onDeviceToo =
       : await ask(args, api, extra)
     if (!reply.error) {
       onHeard(api, true)
+      onTold(address, askedAt)
       const data = await withWhatWaits(reads, reply.data).catch(() => reply.data)
-      if (keepsCopy) void keepReply(address, data, Date.now())
+      if (keepsCopy) void keepReply(address, data, askedAt)
       return { ...reply, data }
     }
     if (isCutOff(reply.error)) onCutOff()
@@ -59,5 +69,7 @@ export const onDeviceToo =
     onHeard(api, false)
     const here = await readHere(reads).catch(() => undefined)
     const data = here ?? kept?.body
-    return data === undefined ? reply : { data }
+    if (data === undefined) return reply
+    onTold(address, await trueAt(reads, kept?.at))
+    return { data }
   }

@@ -6,8 +6,8 @@ interface State extends SyncState {
   readonly isCounted: boolean
   /** The server could not be reached the last time something was asked of it. */
   readonly isAway: boolean
-  /** When it was heard last in this page, by this device's clock. */
-  readonly heardAt: number | null
+  /** Changes that other devices send are told to this page as they are saved. */
+  readonly isListening: boolean
   /** A new version of the app waits for a reload. */
   readonly hasUpdate: boolean
 }
@@ -19,7 +19,7 @@ const initialState: State = {
   oldestAt: null,
   reach: 'ok',
   isAway: false,
-  heardAt: null,
+  isListening: false,
   hasUpdate: false,
 }
 
@@ -33,9 +33,11 @@ export const syncSlice = createSlice({
       Object.assign(state, payload, { isCounted: true })
       if (payload.reach === 'away') state.isAway = true
     },
-    heard: (state, { payload }: PayloadAction<number>) => {
+    heard: (state) => {
       state.isAway = false
-      state.heardAt = payload
+    },
+    listening: (state, { payload }: PayloadAction<boolean>) => {
+      state.isListening = payload
     },
     notHeard: (state) => {
       state.isAway = true
@@ -46,7 +48,7 @@ export const syncSlice = createSlice({
   },
 })
 
-export const { syncChanged, heard, notHeard, updateCame } = syncSlice.actions
+export const { syncChanged, heard, listening, notHeard, updateCame } = syncSlice.actions
 
 const MINUTE_MS = 60_000
 const HOUR = 60

@@ -37,10 +37,10 @@ const isFresh = async (personId: string, horseId: string, sentAt: number): Promi
   return at > sentAt && Date.now() - at < FRESH_MS
 }
 
-/** When answers of a horse reached the server last, so that they are carried back. */
-const sentAt = new Map<string, number>()
-export const wasSent = (horseIds: readonly string[]): void => {
-  for (const id of horseIds) sentAt.set(id, Date.now())
+/** When something of a horse reached the server last, from here or elsewhere, so that it is carried back. */
+const changedAt = new Map<string, number>()
+export const wasChanged = (horseIds: readonly string[]): void => {
+  for (const id of horseIds) changedAt.set(id, Date.now())
 }
 
 let carrying: Promise<void> = Promise.resolve()
@@ -67,7 +67,7 @@ export const useCarrying = (personId: string | undefined): void => {
       await forgetOldReplies(Date.now())
       for (const { horse } of data.rows) {
         if (over) return
-        if (await isFresh(personId, horse.id, sentAt.get(horse.id) ?? 0)) continue
+        if (await isFresh(personId, horse.id, changedAt.get(horse.id) ?? 0)) continue
         const program = dispatch(api.endpoints.program.initiate({ programId: horse.programId }))
         await program
         program.unsubscribe()

@@ -1,6 +1,13 @@
 import type { Line } from '@still-pine/contract'
 import { NOTHING_NOTED, type Circumstances } from '@still-pine/core/circumstances'
-import { NO_WISHES, ORDINARY, type Burst, type Outlook, type Wishes } from '@still-pine/core/plan'
+import {
+  NO_WISHES,
+  ORDINARY,
+  type Burst,
+  type Outlook,
+  type SessionPlan,
+  type Wishes,
+} from '@still-pine/core/plan'
 
 /** What a person has said of one horse's session today, and the bursts it came to, for the pen. */
 export interface Arrangement {
@@ -41,6 +48,24 @@ export const arrangementOf = ({
   arranged?.programId === horse.programId
     ? (arranged as Arrangement)
     : { ...AS_PLANNED, said: { ...NOTHING_NOTED, ...ofTheDay(day) } }
+
+/** Whatever order the keys of its objects come in. */
+const textOf = (value: unknown): string =>
+  JSON.stringify(value, (_key, part: unknown) =>
+    part !== null && typeof part === 'object' && !Array.isArray(part)
+      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : part,
+  )
+
+export const isSame = (one: Arrangement, other: Arrangement): boolean => {
+  const said = ({ minutes, said, wishes, bursts }: Arrangement): string =>
+    textOf({ minutes, said, wishes, bursts })
+  return said(one) === said(other)
+}
+
+/** The plan as it was arranged, until it is made anew here. */
+export const asSaved = (plan: SessionPlan, { bursts, minutes }: Arrangement): SessionPlan =>
+  bursts === null ? plan : { ...plan, bursts, minutes: minutes ?? plan.minutes }
 
 /** Remembers what is so of the whole day, for the next horse that nothing was said of yet. */
 export const rememberOfTheDay = (day: string, { watching, handler }: OfTheDay): void => {

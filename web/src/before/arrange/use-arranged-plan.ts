@@ -4,7 +4,15 @@ import type { Program } from '@still-pine/core/program'
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react'
 import { compose, warmUp } from '../../threads/composer'
 import { useAppDispatch } from '../../app/store'
-import { arrangementOf, AS_PLANNED, isTouched, plannedFor, type Arrangement } from './arrangement'
+import {
+  arrangementOf,
+  asSaved,
+  AS_PLANNED,
+  isSame,
+  isTouched,
+  plannedFor,
+  type Arrangement,
+} from './arrangement'
 import { saveArranged } from './save-arranged'
 import { useSuits } from './use-suits'
 
@@ -22,7 +30,9 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   const dispatch = useAppDispatch()
   const [arrangement, setArrangement] = useState(() => arrangementOf(line))
   // What is saved already is not saved again: a page that is only looked at says nothing.
-  const saved = useRef(JSON.stringify(arrangement))
+  const saved = useRef(arrangement)
+  /** The words that were said here, or were taken up already: they may come late, and again. */
+  const heard = useRef(new Set([line.arranged?.id]))
   const [made, setMade] = useState<{ of: unknown; plan: SessionPlan; cost: number | null } | null>(null)
   const suits = useSuits(where)
   const { tracks, facts, day } = line
@@ -37,11 +47,18 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   // The Line brings the plan of an ordinary day along.
   const isOrdinary = !isTouched(arrangement) && suits === null
   const save = useEffectEvent((next: Arrangement): void => {
-    const text = JSON.stringify(next)
-    if (text === saved.current) return
-    saved.current = text
-    dispatch(saveArranged(line, next))
+    if (isSame(saved.current, next)) return
+    saved.current = next
+    heard.current.add(dispatch(saveArranged(line, next)))
   })
+  const { arranged, horse } = line
+  useEffect(() => {
+    if (arranged?.programId !== horse.programId || heard.current.has(arranged.id)) return
+    // Arranged elsewhere meanwhile: what was said last holds.
+    heard.current.add(arranged.id)
+    saved.current = arranged as Arrangement
+    setArrangement(arranged as Arrangement)
+  }, [arranged, horse.programId])
   useEffect(() => {
     let isWanted = true
     if (isOrdinary) {
@@ -63,7 +80,7 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
   }, [isOrdinary, program, planned, wanted, minutes, said, wishes])
   const change = (patch: Partial<Arrangement>): void => setArrangement((before) => ({ ...before, ...patch }))
   return {
-    plan: isOrdinary || !made ? line.plan : made.plan,
+    plan: isOrdinary ? line.plan : (made?.plan ?? asSaved(line.plan, arrangement)),
     arrangement,
     change,
     cost: isOrdinary ? null : (made?.cost ?? null),
