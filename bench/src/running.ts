@@ -3,19 +3,23 @@ import type { AddressInfo } from 'node:net'
 import type pg from 'pg'
 import { pino } from 'pino'
 import { makeApp } from '../../server/src/app'
+import { makingDays } from '../../server/src/records/make-days'
 import { workHere } from '../../server/src/threads'
 
 /** The application on a pool, as it is served; its address, and how to end it. */
 export const runApp = async (pool: pg.Pool, now: Date) => {
-  const app = makeApp({
+  const workings = makingDays({
     pool,
     threads: workHere,
-    // No page watches a bench.
-    changes: { watch: () => () => undefined, end: async () => undefined },
     now: () => now,
     logger: pino({ level: 'silent' }),
-    version: 'bench',
     engine: 'bench',
+  })
+  const app = makeApp({
+    ...workings,
+    // No page watches a bench.
+    changes: { watch: () => () => undefined, end: async () => undefined },
+    version: 'bench',
     demo: false,
     cookieSecret: 'bench',
     secure: false,

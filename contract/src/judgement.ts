@@ -201,7 +201,8 @@ export const Line = z.object({
 /** One row of today's running order. */
 export const TodayRow = z.object({
   horse: Horse,
-  plan: SessionPlanSchema,
+  /** Nothing while it is still being worked out, on a morning when a large yard asks first. */
+  plan: SessionPlanSchema.nullable(),
   shut: z.array(ShutSchema).default([]),
   /** Answers kept today. */
   answersToday: z.number().int(),

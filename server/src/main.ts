@@ -7,6 +7,8 @@ import { pino } from 'pino'
 import { makeApp } from './app'
 import { listenForChanges } from './data/changes'
 import { appUrl, makePool, migrate } from './data/pool'
+import { startJobs } from './jobs'
+import { makingDays } from './records/make-days'
 import { workOnThreads } from './threads'
 
 const { env } = process
@@ -39,18 +41,23 @@ const tls =
 
 const threads = workOnThreads(fileURLToPath(new URL('./work.js', import.meta.url)))
 
-const app = makeApp({
+const workings = makingDays({
   pool,
   threads,
-  changes,
   logger,
-  demo,
   now: () => new Date(Date.now() + offset),
-  version: env.npm_package_version ?? '0.1.0',
   engine: createHash('sha256')
     .update(readFileSync(fileURLToPath(import.meta.url)))
     .digest('hex')
     .slice(0, 16),
+})
+const jobs = await startJobs(databaseUrl, workings)
+
+const app = makeApp({
+  ...workings,
+  changes,
+  demo,
+  version: env.npm_package_version ?? '0.1.0',
   cookieSecret: env.COOKIE_SECRET ?? createHmac('sha256', ownerUrl).update('cookie').digest('hex'),
   secure: tls !== null || env.BEHIND_HTTPS_PROXY === '1',
   webFolder: env.STILL_PINE_WEB ?? null,
@@ -75,7 +82,12 @@ server.listen(Number(env.PORT ?? 4180), host, () => {
 
 const stop = (): void => {
   void changes.end()
-  server.close(() => void Promise.all([pool.end(), threads.end()]).then(() => process.exit(0)))
+  server.close(() => {
+    void jobs
+      .end()
+      .then(() => Promise.all([pool.end(), threads.end()]))
+      .then(() => process.exit(0))
+  })
   server.closeIdleConnections()
 }
 process.on('SIGTERM', stop)

@@ -1,14 +1,14 @@
+import { pino } from 'pino'
 import { fileURLToPath } from 'node:url'
-import type { Client } from './data/sql'
 import { allHorses } from './data/horses'
 import { allYards, yardNow } from './data/people'
-import { appUrl, inYard, makePool, migrate, NO_LIMITS } from './data/pool'
+import { appUrl, makePool, migrate, NO_LIMITS } from './data/pool'
+import { inYardOf, nobodyIn, type Workings } from './records/in-yard'
 import { rebuildAll, type Rebuilt } from './records/rebuild'
 import type { Yard } from './records/yard'
 import { workOnThreads } from './threads'
 
 // `npm run rebuild`: works every track of every yard out again from its answers, and says which were stored otherwise.
-const NOBODY = '00000000-0000-0000-0000-000000000000'
 const { env } = process
 const ownerUrl = env.DATABASE_URL!
 await migrate(ownerUrl, env.STILL_PINE_MIGRATIONS!)
@@ -18,26 +18,21 @@ const threads = workOnThreads(
   env.THREADS ? Number(env.THREADS) : undefined,
 )
 
-const inYardOf = <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<T> =>
-  inYard(pool, { yardId, personId: NOBODY }, 'as it goes', async (client: Client) => {
-    const { timeZone } = (await yardNow(client))!
-    return work({
-      client,
-      yardId,
-      personId: NOBODY,
-      deviceId: null,
-      role: 'starter',
-      timeZone,
-      now: new Date(),
-      engine: 'rebuild',
-      threads,
-      afterwards: () => undefined,
-    })
-  })
+const workings: Workings = {
+  pool,
+  threads,
+  now: () => new Date(),
+  engine: 'rebuild',
+  logger: pino({ level: 'warn' }),
+  wantDay: () => undefined,
+}
+
+const inYard = async <T>(yardId: string, work: (yard: Yard) => Promise<T>): Promise<T> =>
+  inYardOf(workings, { asker: await nobodyIn(workings, yardId), view: 'as it goes' }, work)
 
 /** A few horses at a time, so that nobody who logs waits long. */
 const rebuildYard = async (yardId: string): Promise<Rebuilt & { name: string }> => {
-  const { name, ids } = await inYardOf(yardId, async ({ client }) => ({
+  const { name, ids } = await inYard(yardId, async ({ client }) => ({
     name: (await yardNow(client))!.name,
     ids: (await allHorses(client)).map(({ id }) => id),
   }))
@@ -45,7 +40,7 @@ const rebuildYard = async (yardId: string): Promise<Rebuilt & { name: string }> 
   const atOnce = 4 * threads.atOnce
   for (let from = 0; from < ids.length; from += atOnce) {
     const some = new Set(ids.slice(from, from + atOnce))
-    parts.push(await inYardOf(yardId, (yard) => rebuildAll(yard, () => undefined, some)))
+    parts.push(await inYard(yardId, (yard) => rebuildAll(yard, () => undefined, some)))
     if (process.stderr.isTTY) process.stderr.write(`\r${name}: ${from + some.size} of ${ids.length} horses`)
   }
   if (process.stderr.isTTY) process.stderr.write('\n')

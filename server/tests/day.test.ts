@@ -29,7 +29,7 @@ describe('the day', () => {
     const row = body.rows.find((one) => one.horse.id === horse)!
     expect(body.day).toBe('2026-05-14')
     expect(row).toMatchObject({ answersToday: 1, horse: { name: 'Avocet', schoolName: 'Feet First' } })
-    expect(row.plan.bursts[0]!.step).toBe('settle-in-pen')
+    expect(row.plan!.bursts[0]!.step).toBe('settle-in-pen')
   })
 
   it('counts work days and calendar days apart', async () => {

@@ -1,72 +1,30 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { chmodSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import type { BatchReply, Problem } from '@still-pine/contract'
-import { build } from 'esbuild'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { removeCluster, startCluster, type Cluster } from '../../tools/postgres.mjs'
+import { builtServer, startServer, type ServerProcess } from './built'
 import { addHorse, answerItem, sessionItem } from './making'
 import { FIRST_RUN, Visitor } from './running'
 
-const ROOT = new URL('../..', import.meta.url).pathname
-const BUILT = join(ROOT, 'server/dist/for-tests')
-
 let folder: string
 let cluster: Cluster
-let server: { child: ChildProcess; port: number }
+let built: string
+let server: ServerProcess
 let starter: Visitor
 
-const startServer = (port = 0): Promise<{ child: ChildProcess; port: number }> =>
-  new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [join(BUILT, 'main.js')], {
-      cwd: ROOT,
-      env: {
-        ...process.env,
-        DATABASE_URL: cluster.url,
-        STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
-        COOKIE_SECRET: 'test',
-        LOG_LEVEL: 'silent',
-        PORT: String(port),
-      },
-      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-    })
-    child.once('message', (message) => resolve({ child, port: (message as { listening: number }).listening }))
-    child.once('exit', (code) => reject(new Error(`ended with ${code}`)))
-  })
-
-const killServer = async (): Promise<void> => {
-  const gone = new Promise((resolve) => server.child.once('exit', resolve))
-  server.child.kill('SIGKILL')
-  await gone
-}
+const killServer = () => server.end('SIGKILL')
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms))
 
 beforeAll(async () => {
-  await build({
-    entryPoints: [join(ROOT, 'server/src/main.ts'), join(ROOT, 'server/src/threads/work.ts')],
-    entryNames: '[name]',
-    outdir: BUILT,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'silent',
-    plugins: [
-      {
-        name: 'npm-stays-out',
-        setup: (b) =>
-          b.onResolve({ filter: /^[^./]/ }, ({ path }) =>
-            path.startsWith('@still-pine/') ? undefined : { path, external: true },
-          ),
-      },
-    ],
-  })
+  built = await builtServer('for-tests')
   folder = join(mkdtempSync(join(tmpdir(), 'still-pine-faults-')), 'pg')
   chmodSync(dirname(folder), 0o755)
   cluster = await startCluster(folder, { throwaway: true })
-  server = await startServer()
+  server = await startServer(built, cluster.url)
   starter = new Visitor(`http://127.0.0.1:${server.port}`)
   expect((await starter.post('/first-run', FIRST_RUN)).status).toBe(200)
 })
@@ -143,7 +101,7 @@ describe('killed with -9 while a client writes', () => {
   it('the server loses no acknowledged answer, and what is sent again is kept once', async () => {
     const written = await writeThrough(async () => {
       await killServer()
-      server = await startServer(server.port)
+      server = await startServer(built, cluster.url, server.port)
     }, 4)
     expect(written.acknowledged.size).toBeGreaterThanOrEqual(30)
     await expectNothingLost(written)

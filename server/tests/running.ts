@@ -8,7 +8,9 @@ import { inject } from 'vitest'
 import { makeApp } from '../src/app'
 import { listenForChanges } from '../src/data/changes'
 import { appUrl, makePool, type Pool } from '../src/data/pool'
-import { workHere } from '../src/threads'
+import type { Workings } from '../src/records/in-yard'
+import { makingDays } from '../src/records/make-days'
+import { workHere, type Threads } from '../src/threads'
 
 /** A copy of the migrated template for one test file. */
 export const freshDatabase = async (): Promise<string> => {
@@ -78,6 +80,7 @@ export class Visitor {
 }
 
 export interface Running {
+  readonly workings: Workings
   readonly address: string
   readonly pool: Pool
   readonly ownerUrl: string
@@ -91,6 +94,7 @@ export interface RunOptions {
   readonly signInTries?: number
   readonly ownerUrl?: string
   readonly engine?: string
+  readonly threads?: Threads
   readonly webFolder?: string
 }
 
@@ -99,14 +103,17 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const ownerUrl = options.ownerUrl ?? (await freshDatabase())
   const pool = makePool(appUrl(ownerUrl))
   const changes = listenForChanges(appUrl(ownerUrl))
-  const app = makeApp({
+  const workings = makingDays({
     pool,
-    threads: workHere,
-    changes,
+    threads: options.threads ?? workHere,
     now: options.now ?? (() => new Date()),
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
-    version: 'test',
     engine: options.engine ?? 'test',
+  })
+  const app = makeApp({
+    ...workings,
+    changes,
+    version: 'test',
     demo: options.demo ?? false,
     cookieSecret: 'test',
     secure: false,
@@ -120,6 +127,7 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
     address,
+    workings,
     pool,
     ownerUrl,
     visitor: () => new Visitor(address),

@@ -113,6 +113,7 @@ export interface Parts {
   readonly ownReports: readonly OwnersReport[]
 
   readonly horses: readonly Horse[]
+  /** Of the string, as far as it is worked out. */
   readonly toldToday: ReadonlyMap<string, ToldToday>
   /** Over the last seven days. */
   readonly answersPerDay: readonly DayCount[]

@@ -36,6 +36,26 @@ export const toldToday = async (
   return new Map(found.map(({ horseId, today }) => [horseId, today]))
 }
 
+/** Horses of the string that are not judged for this day yet as they stand. */
+export const unjudgedHorses = async (
+  client: Client,
+  { day, engine }: Pick<DayKey, 'day' | 'engine'>,
+): Promise<string[]> => {
+  const found = await rows<{ id: string }>(
+    client,
+    sql`select h.id from horse h
+        where h.archived is null and not exists (
+          select from horse_day d where d.horse_id = h.id and d.day = ${day} and d.engine = ${engine}
+            and d.revision = h.revision)
+        order by h.id`,
+  )
+  return found.map(({ id }) => id)
+}
+
+/** Tells the pages of a yard that something of it is known anew. */
+export const tellYard = (client: Client, yardId: string) =>
+  run(client, sql`select pg_notify('yard_changed', ${JSON.stringify({ yardId, horseId: null })})`)
+
 /** Which state of a horse this is: raised by every change of what is known of it. */
 export const revisionOf = async (client: Client, horseId: string): Promise<number> =>
   (await maybeRow<{ revision: number }>(client, sql`select revision from horse where id = ${horseId}`))!

@@ -1,6 +1,7 @@
 import { createHmac } from 'node:crypto'
 import { runner } from 'node-pg-migrate'
 import pg from 'pg'
+import { prepareJobs } from './jobs'
 import type { Client } from './sql'
 
 const DATE = 1082
@@ -29,18 +30,32 @@ export const appUrl = (ownerUrl: string): string => {
   return url.href
 }
 
+/** Any number, the same in every version. */
+const MIGRATION_LOCK = 7_416_203
+
+/** The application takes and ends jobs, and makes no tables for them. */
+const ALLOW_JOBS = `
+  grant usage on schema job to ${APP_ROLE};
+  grant select, insert, update, delete on all tables in schema job to ${APP_ROLE}`
+
 /** Brings the database to the newest shape, as its owner and under an advisory lock. */
 export const migrate = async (ownerUrl: string, folder: string): Promise<void> => {
   const client = new pg.Client({ connectionString: ownerUrl })
   await client.connect()
   try {
+    // Servers that start at the same moment wait for each other here.
+    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
     await runner({
       dbClient: client,
       dir: folder,
       direction: 'up',
       migrationsTable: 'migration',
       log: () => undefined,
+      // Its own lock gives up at once where another holds it.
+      noLock: true,
     })
+    await prepareJobs(ownerUrl)
+    await client.query(ALLOW_JOBS)
     const password = appPassword(new URL(ownerUrl))
     if (password !== '')
       await client.query(`alter role ${APP_ROLE} password ${client.escapeLiteral(password)}`)

@@ -23,7 +23,7 @@ import { readOf } from '../parts'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { Refusal } from '@still-pine/use-cases'
-import { askerOf, inYardOf } from './serve'
+import { askerOf, inYardSeen } from './serve'
 
 /** The published shape of a yard's document. */
 export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'input', unrepresentable: 'any' })
@@ -80,7 +80,7 @@ const bringing =
       const asker = await askerOf(deps, request, needs)
       await spooled(request, (file) =>
         inTurn(() =>
-          inYardOf(deps, asker, 'as it goes', async (yard) => {
+          inYardSeen(deps, { asker, view: 'as it goes' }, async (yard) => {
             await takeTime(yard.client)
             response.type('application/x-ndjson')
             // What is told as done is told only when it is kept for good.
@@ -123,7 +123,7 @@ const takingOut =
     const asker = await askerOf(deps, request, needs)
     try {
       await inTurn(() =>
-        inYardOf(deps, asker, 'one moment', async (yard) => {
+        inYardSeen(deps, { asker, view: 'one moment' }, async (yard) => {
           gone.signal.throwIfAborted()
           await takeTime(yard.client)
           await write(yard, request, begin)

@@ -40,6 +40,7 @@ const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Prom
       engine,
       threads,
       afterwards: () => undefined,
+      wantDay: () => undefined,
     }
     return readOf(asked, {})('me')
   })

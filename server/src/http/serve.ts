@@ -3,8 +3,8 @@ import type { Request, Response, Router } from 'express'
 import type { z } from 'zod'
 import { isOver } from '../auth/session'
 import { deviceSeen, findSignIn } from '../data/devices'
-import { inYard, type Asking, type View } from '../data/pool'
-import type { Client } from '../data/sql'
+import type { View } from '../data/pool'
+import { inYardOf, savesOf, type Asker } from '../records/in-yard'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { Refusal } from '@still-pine/use-cases'
@@ -66,33 +66,6 @@ export const CUT_OFF =
 
 const SIGNED_OUT = 'Your sign-in has ended. Sign in again; nothing you logged is lost.'
 
-type Save = (client: Client) => Promise<unknown>
-
-/** Saves what is asked for one after another, each in a transaction of its own, once replies are on their way. */
-const savesAfterwards = ({
-  pool,
-  logger,
-}: Dependencies): ((asking: Asking, saves: readonly Save[]) => void) => {
-  let last: Promise<unknown> = Promise.resolve()
-  return (asking, saves) => {
-    for (const save of saves)
-      last = last
-        .then(() => inYard(pool, asking, 'as it goes', save))
-        .catch((error: unknown) => logger.warn({ err: error }, 'not saved afterwards'))
-  }
-}
-
-const queues = new WeakMap<Dependencies, ReturnType<typeof savesAfterwards>>()
-
-const queueOf = (deps: Dependencies): ReturnType<typeof savesAfterwards> => {
-  const queue = queues.get(deps) ?? savesAfterwards(deps)
-  queues.set(deps, queue)
-  return queue
-}
-
-/** Who asks, in which yard, in which part; refused where their sign-in has ended or they may not. */
-type Asker = Asking & Pick<Yard, 'deviceId' | 'role' | 'timeZone'>
-
 export const askerOf = async (
   { pool, now }: Dependencies,
   { session }: Request,
@@ -125,24 +98,17 @@ const isSeenAnew = ({ personId, deviceId }: Asker, now: Date): boolean => {
   return true
 }
 
-/** Runs `work` for an asker in one transaction that sees their yard alone. */
-export const inYardOf = async <T>(
+/** Runs `work` for an asker, and says now and then that their device was seen. */
+export const inYardSeen = async <T>(
   deps: Dependencies,
-  asker: Asker,
-  view: View,
+  { asker, view }: { readonly asker: Asker; readonly view: View },
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
-  const { now, engine, threads } = deps
-  const saves: Save[] = []
-  const { deviceId } = asker
-  const afterwards = (save: Save): void => void saves.push(save)
-  const value = await inYard(deps.pool, asker, view, (client) => {
-    saves.length = 0
-    return work({ client, ...asker, now: now(), engine, threads, afterwards })
-  })
+  const { now } = deps
+  const value = await inYardOf(deps, { asker, view }, work)
+  const { deviceId, personId } = asker
   if (deviceId !== null && isSeenAnew(asker, now()))
-    saves.push((later) => deviceSeen(later, asker.personId, deviceId, now()))
-  queueOf(deps)(asker, saves)
+    savesOf(deps).add(asker, [(later) => deviceSeen(later, personId, deviceId, now())])
   return value
 }
 
@@ -165,7 +131,7 @@ export const servePrepared = <
     const asker = await askerOf(deps, request, route.needs)
     const input = parse(route, request)
     const ready = await prepare(input)
-    reply(deps, route, response, await inYardOf(deps, asker, view, (yard) => work(yard, input, ready)))
+    reply(deps, route, response, await inYardSeen(deps, { asker, view }, (yard) => work(yard, input, ready)))
   })
 }
 

@@ -1,3 +1,4 @@
+import pLimit from 'p-limit'
 import { DEFAULT_SETTINGS } from '@still-pine/contract'
 import { addDays } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/belief'
@@ -179,8 +180,11 @@ const horseParts = (yard: Yard) => {
   }
 }
 
+/** So long a question waits for a day that is not judged yet; the rest is worked out after it. */
+const PATIENCE_MS = 1_200
+
 /** The parts of the yard as a whole. */
-const yardParts = ({ client, yardId, engine, personId, role, now }: Yard) => ({
+const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantDay }: Yard) => ({
   me: async (_read: Read, { today }: Asking): Promise<Parts['me']> => {
     const { id, name, role: part, settings } = (await personById(client, personId))!
     return {
@@ -222,11 +226,13 @@ const yardParts = ({ client, yardId, engine, personId, role, now }: Yard) => ({
   horses: () => allHorses(client),
   toldToday: async (read: Read, { today }: Asking) => {
     const told = new Map(await toldToday(client, { day: today, engine }))
-    for (const { id, archived } of await read('horses')) {
-      if (archived !== null || told.has(id)) continue
+    const missing = (await read('horses')).filter(({ id, archived }) => archived === null && !told.has(id))
+    const until = performance.now() + PATIENCE_MS
+    await pLimit(threads.atOnce).map(missing, async ({ id }) => {
+      if (performance.now() > until) return wantDay()
       const { plan, shut } = await read.at({ horseId: id, on: today })('judged')
       told.set(id, { plan, shut })
-    }
+    })
     return told
   },
   answersPerDay: (_read: Read, { today }: Asking) =>

@@ -17,6 +17,8 @@ export interface Yard {
   readonly engine: string
   /** Where what takes long is worked out. */
   readonly threads: Threads
+  /** Has this yard's day worked out when nobody waits for it. */
+  readonly wantDay: () => void
   /** Has something saved once the reply is on its way; what is asked for here may be lost, and is then made again. */
   readonly afterwards: (save: (client: Client) => Promise<unknown>) => void
 }

@@ -6,16 +6,21 @@ import { query } from '../query'
 const countedOn = (counts: readonly DayCount[], horseId: string, day: string): number =>
   counts.find((count) => count.horseId === horseId && count.day === day)?.answers ?? 0
 
+const NOT_YET = { plan: null, shut: [] }
+
 /** Today's running order with each horse's plan. */
 export const today = query(
   'today',
   ['horses', 'toldToday', 'answersPerDay'],
   ({ horses, toldToday, answersPerDay }, { today: day }) => ({
     day,
-    rows: horses.flatMap((horse) => {
-      const told = toldToday.get(horse.id)
-      return told ? [{ horse, ...told, answersToday: countedOn(answersPerDay, horse.id, day) }] : []
-    }),
+    rows: horses
+      .filter(({ archived }) => archived === null)
+      .map((horse) => ({
+        horse,
+        ...(toldToday.get(horse.id) ?? NOT_YET),
+        answersToday: countedOn(answersPerDay, horse.id, day),
+      })),
     gone: horses.filter(({ archived }) => archived !== null),
   }),
 )

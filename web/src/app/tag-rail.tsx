@@ -5,6 +5,7 @@ import { useQuery } from './client'
 
 /** What a horse does today, in a word or two; never a verdict, which could send somebody to the wrong horse. */
 export const jobWords = ({ plan }: TodayRow): string => {
+  if (!plan) return 'working it out'
   if (!plan.rests) return `ground, ${plan.minutes} min`
   return plan.reason.includes('veterinary') ? 'vet hold' : 'rests'
 }

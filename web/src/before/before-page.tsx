@@ -96,7 +96,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
       </div>
       <OutlookBar arrangement={arrangement} change={change} onPlace={setWhere} />
       <p className="text-xl" aria-busy={isBusy}>
-        {withDays(plan.reason)}
+        {plan ? withDays(plan.reason) : 'Still being worked out.'}
       </p>
       <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
       <ShutList horseId={line.horse.id} shut={line.shut} />
@@ -152,7 +152,7 @@ const Order = ({ rows, chosen }: { rows: readonly TodayRow[]; chosen: string }) 
               {i + 1}. {horse.name}
             </b>
             <span className="block text-quiet">
-              {withDays(plan.reason)}
+              {plan ? withDays(plan.reason) : 'Still being worked out.'}
               {answersToday > 0 && ` ${answersToday} answers so far.`}
             </span>
           </Link>

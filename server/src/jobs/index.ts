@@ -1,0 +1,42 @@
+import PgBoss from 'pg-boss'
+import { JOBS_SCHEMA, MORNINGS } from '../data/jobs'
+import { allYards } from '../data/people'
+import type { Workings } from '../records/in-yard'
+import { makeDay } from '../records/make-days'
+
+/** Four times an hour, for yards lie in many time zones; where a day is made already there is nothing to do. */
+const CRON = '*/15 * * * *'
+
+export interface Jobs {
+  readonly end: () => Promise<void>
+}
+
+const makeMornings = async (workings: Workings): Promise<void> => {
+  const { logger, pool } = workings
+  for (const yardId of await allYards(pool)) {
+    const judged = await makeDay(workings, yardId)
+    if (judged > 0) logger.info({ judged }, 'a day was judged beforehand')
+  }
+}
+
+/**
+ * Works the yards' days out before anybody asks: by a job that one of the servers takes each time, and once when this
+ * server starts, for another version of the product judges anew.
+ */
+export const startJobs = async (databaseUrl: string, workings: Workings): Promise<Jobs> => {
+  const { logger } = workings
+  const boss = new PgBoss({ connectionString: databaseUrl, schema: JOBS_SCHEMA, migrate: false, max: 3 })
+  boss.on('error', (error) => logger.warn({ err: error }, 'a job could not be taken'))
+  await boss.start()
+  await boss.work(MORNINGS, () => makeMornings(workings))
+  await boss.schedule(MORNINGS, CRON)
+  const atStart = makeMornings(workings).catch((error: unknown) =>
+    logger.warn({ err: error }, 'the day was not judged beforehand'),
+  )
+  return {
+    end: async () => {
+      await boss.stop({ graceful: false, wait: true })
+      await atStart
+    },
+  }
+}
