@@ -1,18 +1,21 @@
+import { resolve } from 'node:path'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import type pg from 'pg'
 import { pino } from 'pino'
 import { makeApp } from '../../server/src/app'
 import { makingDays } from '../../server/src/records/make-days'
-import { workHere } from '../../server/src/threads'
+import { workOnThreads } from '../../server/src/threads'
 
 /** The application on a pool, as it is served; its address, and how to end it. */
 export const runApp = async (pool: pg.Pool, now: Date) => {
+  // As it ships: judged on threads, from the built file.
+  const threads = workOnThreads(resolve('server/dist/work.js'))
   const workings = makingDays({
     pool,
-    threads: workHere,
+    threads,
     now: () => now,
-    logger: pino({ level: 'silent' }),
+    logger: pino({ level: process.env.LOG_LEVEL ?? 'error' }),
     engine: 'bench',
   })
   const app = makeApp({
@@ -27,12 +30,13 @@ export const runApp = async (pool: pg.Pool, now: Date) => {
     checkReplies: false,
     signInTries: 100,
   })
-  const server = await new Promise<Server>((resolve) => {
-    const listening = app.listen(0, '127.0.0.1', () => resolve(listening))
+  const server = await new Promise<Server>((ready) => {
+    const listening = app.listen(0, '127.0.0.1', () => ready(listening))
   })
   const end = async (): Promise<void> => {
     server.closeAllConnections()
     server.close()
+    await threads.end()
     await pool.end()
   }
   return { address: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/v1`, end }

@@ -198,12 +198,15 @@ export const Line = z.object({
   loadDays: z.number().int(),
 })
 
+/** What Today tells of a plan. */
+export const PlannedDay = SessionPlanSchema.pick({ rests: true, reason: true, minutes: true })
+export type PlannedDay = z.infer<typeof PlannedDay>
+
 /** One row of today's running order. */
 export const TodayRow = z.object({
   horse: Horse,
-  /** Nothing while it is still being worked out, on a morning when a large yard asks first. */
-  plan: SessionPlanSchema.nullable(),
-  shut: z.array(ShutSchema).default([]),
+  /** As it was arranged; nothing while it is still being worked out, on a morning when a large yard asks first. */
+  plan: PlannedDay.nullable(),
   /** Answers kept today. */
   answersToday: z.number().int(),
 })

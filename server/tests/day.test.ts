@@ -29,7 +29,10 @@ describe('the day', () => {
     const row = body.rows.find((one) => one.horse.id === horse)!
     expect(body.day).toBe('2026-05-14')
     expect(row).toMatchObject({ answersToday: 1, horse: { name: 'Avocet', schoolName: 'Feet First' } })
-    expect(row.plan!.bursts[0]!.step).toBe('settle-in-pen')
+    const line = await yard.starter.get<ReplyOf<'line'>>(`/horses/${horse}/line`)
+    const { bursts, rests, reason, minutes } = line.body.plan
+    expect(bursts[0]!.step).toBe('settle-in-pen')
+    expect(row.plan).toEqual({ rests, reason, minutes })
   })
 
   it('counts work days and calendar days apart', async () => {

@@ -13,6 +13,7 @@ export type { Command, CommandName, Ordered, PersonToKeep, YardChange } from './
 export { commands } from './commands'
 export { COMPOSED, judgeNow } from './composed'
 export {
+  minutesArranged,
   factsFrom,
   judgedFrom,
   lastClosed,

@@ -203,3 +203,7 @@ export const lineFrom = ({
   calendarDays: Math.max(0, daysBetween(horse.arrived, on)),
   loadDays,
 })
+
+/** The minutes somebody has arranged for a horse by the program it is worked by. */
+export const minutesArranged = (arranged: Arrangement | null, { programId }: Horse): number | null =>
+  arranged?.programId === programId ? arranged.minutes : null

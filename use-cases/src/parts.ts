@@ -19,7 +19,7 @@ import type {
   School,
   Session,
   StepAnswer,
-  TodayRow,
+  PlannedDay,
   Worked,
 } from '@still-pine/contract'
 import type { Day, Side } from '@still-pine/core/answer'
@@ -42,7 +42,11 @@ export interface NamedProgram {
 }
 
 /** What Today tells of a horse. */
-export type ToldToday = Pick<TodayRow, 'plan' | 'shut'>
+export interface ToldToday {
+  readonly plan: PlannedDay | null
+  /** What somebody has arranged of it. */
+  readonly arrangedMinutes: number | null
+}
 
 export interface DayCount {
   readonly horseId: string
@@ -115,6 +119,8 @@ export interface Parts {
   readonly horses: readonly Horse[]
   /** Of the string, as far as it is worked out. */
   readonly toldToday: ReadonlyMap<string, ToldToday>
+  /** Today's alone. */
+  readonly answersToday: readonly DayCount[]
   /** Over the last seven days. */
   readonly answersPerDay: readonly DayCount[]
   readonly standings: readonly Standing[]

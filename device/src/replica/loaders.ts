@@ -14,6 +14,7 @@ import {
   type PartName,
   type Read,
   type ToldToday,
+  minutesArranged,
 } from '@still-pine/use-cases'
 import { bodyOf } from '../known'
 import { device } from '../store'
@@ -101,6 +102,19 @@ export const loadersOf = (here: Here): Loaders => {
 
   const toldBefore = async (): Promise<ReplyOf<'today'>> => (await bodyOf('today')) ?? notKnownHere()
 
+  const countedPerDay = async (_read: Read, { today }: Asking): Promise<DayCount[]> => {
+    const { rows, day } = await toldBefore()
+    const counts: DayCount[] = []
+    for (const { horse, answersToday } of rows) {
+      const known = await horseHere(horse.id)
+      const perDay = new Map<string, number>()
+      for (const answer of known?.history ?? []) perDay.set(answer.day, (perDay.get(answer.day) ?? 0) + 1)
+      if (!known && day === today) perDay.set(day, answersToday)
+      for (const [on, answers] of perDay) counts.push({ horseId: horse.id, day: on, answers })
+    }
+    return counts
+  }
+
   return {
     ...COMPOSED,
     ...ONLY_THERE,
@@ -113,22 +127,19 @@ export const loadersOf = (here: Here): Loaders => {
     },
     toldToday: async () => {
       const told = new Map<string, ToldToday>()
-      for (const { horse, plan, shut } of (await toldBefore()).rows)
-        told.set(horse.id, (await here.lineOf(horse.id)) ?? { plan, shut })
-      return new Map([...told].map(([id, { plan, shut }]) => [id, { plan, shut }]))
-    },
-    answersPerDay: async (_read, { today }) => {
-      const { rows, day } = await toldBefore()
-      const counts: DayCount[] = []
-      for (const { horse, answersToday } of rows) {
-        const known = await horseHere(horse.id)
-        const perDay = new Map<string, number>()
-        for (const answer of known?.history ?? []) perDay.set(answer.day, (perDay.get(answer.day) ?? 0) + 1)
-        if (!known && day === today) perDay.set(day, answersToday)
-        for (const [on, answers] of perDay) counts.push({ horseId: horse.id, day: on, answers })
+      for (const { horse, plan } of (await toldBefore()).rows) {
+        const line = await here.lineOf(horse.id)
+        told.set(
+          horse.id,
+          line
+            ? { plan: line.plan, arrangedMinutes: minutesArranged(line.arranged, line.horse) }
+            : { plan, arrangedMinutes: null },
+        )
       }
-      return counts
+      return told
     },
+    answersToday: countedPerDay,
+    answersPerDay: countedPerDay,
 
     horse: ofHorse(({ carried }) => carried.horse),
     knownHorse: ofHorse(({ carried }) => carried.horse),

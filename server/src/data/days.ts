@@ -27,13 +27,15 @@ export const toldToday = async (
   client: Client,
   { day, engine }: Pick<DayKey, 'day' | 'engine'>,
 ): Promise<ReadonlyMap<string, ToldToday>> => {
-  const found = await rows<{ horseId: string; today: ToldToday }>(
+  const found = await rows<{ horseId: string } & ToldToday>(
     client,
-    sql`select d.horse_id as "horseId", d.today
+    sql`select d.horse_id as "horseId", d.today as plan, (a.arrangement ->> 'minutes')::int as "arrangedMinutes"
         from horse_day d join horse h on h.id = d.horse_id and h.revision = d.revision
+        left join arrangement a on a.horse_id = d.horse_id and a.day = d.day
+          and a.arrangement ->> 'programId' = h.program_id::text
         where d.day = ${day} and d.engine = ${engine} and h.archived is null`,
   )
-  return new Map(found.map(({ horseId, today }) => [horseId, today]))
+  return new Map(found.map(({ horseId, ...told }) => [horseId, told]))
 }
 
 /** Horses of the string that are not judged for this day yet as they stand. */
@@ -67,12 +69,12 @@ export const saveJudgedDay = async (
   yardId: string,
   { horseId, day, engine, revision, workDays, judged }: DayKey & JudgedDay & { readonly revision: number },
 ): Promise<void> => {
-  const { plan, shut } = judged
+  const { rests, reason, minutes } = judged.plan
   await run(
     client,
     sql`insert into horse_day (yard_id, horse_id, day, engine, revision, work_days, judged, today)
         select ${yardId}, h.id, ${day}, ${engine}, h.revision, ${workDays}, ${JSON.stringify(judged)},
-               ${JSON.stringify({ plan, shut })}
+               ${JSON.stringify({ rests, reason, minutes })}
         from horse h where h.id = ${horseId} and h.revision = ${revision}
         on conflict (yard_id, horse_id, day, engine) do update set revision = excluded.revision,
           work_days = excluded.work_days, judged = excluded.judged, today = excluded.today`,

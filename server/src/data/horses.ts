@@ -8,7 +8,7 @@ interface Row extends Omit<Horse, 'createdAt'> {
 const select = (where: Sql): Sql => ({
   text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted, h.height_cm as "heightCm",
                 h.archived, h.version, h.hand_over as "handOver",
-                h.program_id as "programId", p.school, p.document->>'name' as "schoolName", h.created_at as "createdAt"
+                h.program_id as "programId", p.school, p.name as "schoolName", h.created_at as "createdAt"
          from horse h join program p on p.id = h.program_id ${where.text}`,
   values: where.values,
 })

@@ -17,6 +17,7 @@ import {
   type Named,
   type Parts,
   type Read,
+  minutesArranged,
 } from '@still-pine/use-cases'
 import {
   againstBetween,
@@ -228,13 +229,17 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
     const told = new Map(await toldToday(client, { day: today, engine }))
     const missing = (await read('horses')).filter(({ id, archived }) => archived === null && !told.has(id))
     const until = performance.now() + PATIENCE_MS
-    await pLimit(threads.atOnce).map(missing, async ({ id }) => {
+    const judge = async (id: string): Promise<void> => {
       if (performance.now() > until) return wantDay()
-      const { plan, shut } = await read.at({ horseId: id, on: today })('judged')
-      told.set(id, { plan, shut })
-    })
+      const of = read.at({ horseId: id, on: today })
+      const { plan } = await of('judged')
+      told.set(id, { plan, arrangedMinutes: minutesArranged(await of('arranged'), await of('horse')) })
+    }
+    const atOnce = pLimit(threads.atOnce)
+    await Promise.all(missing.map(({ id }) => atOnce(() => judge(id))))
     return told
   },
+  answersToday: (_read: Read, { today }: Asking) => answersPerDay(client, today, today),
   answersPerDay: (_read: Read, { today }: Asking) =>
     answersPerDay(client, addDays(today, -OTHER_DAYS_OF_WEEK), today),
   countedTracks: () => countedTracks(client),

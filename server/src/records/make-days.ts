@@ -32,12 +32,13 @@ export const makeDay = async (workings: Workings, yardId: string): Promise<numbe
     }
     const atOnce = pLimit(workings.threads.atOnce)
     let toldAt = performance.now()
-    await atOnce.map(horses, async (horseId) => {
+    const judge = async (horseId: string): Promise<void> => {
       await inYardOf(workings, alone, (yard) => readOf(yard, { horseId })('judged'))
       if (performance.now() - toldAt < TELL_EVERY_MS) return
       toldAt = performance.now()
       await tell()
-    })
+    }
+    await Promise.all(horses.map((id) => atOnce(() => judge(id))))
     if (horses.length > 0) await tell()
     return horses.length
   } finally {

@@ -1,25 +1,29 @@
+import type { PlannedDay } from '@still-pine/contract'
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import { trackRows } from '../line'
-import type { DayCount, Standing } from '../parts'
+import type { DayCount, Standing, ToldToday } from '../parts'
 import { query } from '../query'
 
 const countedOn = (counts: readonly DayCount[], horseId: string, day: string): number =>
   counts.find((count) => count.horseId === horseId && count.day === day)?.answers ?? 0
 
-const NOT_YET = { plan: null, shut: [] }
+const plannedOf = ({ plan, arrangedMinutes }: ToldToday): PlannedDay | null =>
+  plan && { rests: plan.rests, reason: plan.reason, minutes: arrangedMinutes ?? plan.minutes }
+
+const NOT_YET: ToldToday = { plan: null, arrangedMinutes: null }
 
 /** Today's running order with each horse's plan. */
 export const today = query(
   'today',
-  ['horses', 'toldToday', 'answersPerDay'],
-  ({ horses, toldToday, answersPerDay }, { today: day }) => ({
+  ['horses', 'toldToday', 'answersToday'],
+  ({ horses, toldToday, answersToday }, { today: day }) => ({
     day,
     rows: horses
       .filter(({ archived }) => archived === null)
       .map((horse) => ({
         horse,
-        ...(toldToday.get(horse.id) ?? NOT_YET),
-        answersToday: countedOn(answersPerDay, horse.id, day),
+        plan: plannedOf(toldToday.get(horse.id) ?? NOT_YET),
+        answersToday: countedOn(answersToday, horse.id, day),
       })),
     gone: horses.filter(({ archived }) => archived !== null),
   }),
