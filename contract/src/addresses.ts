@@ -38,6 +38,7 @@ export const addresses = {
   program: get('/programs/{programId}'),
   schools: get('/schools'),
   putProgram: put('/programs/{programId}'),
+  putOffered: put('/schools/{school}/offered'),
   moveOver: get('/horses/{horseId}/move-over'),
   putHorseProgram: put('/horses/{horseId}/program'),
 

@@ -1,4 +1,4 @@
-import { USES } from '@still-pine/core/plan'
+import { USES } from '@still-pine/core/program'
 import { z } from 'zod'
 import { Id, Name, Text, versionFrom } from './primitives'
 

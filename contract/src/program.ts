@@ -2,10 +2,14 @@ import {
   EFFORTS,
   EXPOSURES,
   MANNER_PARTS,
+  PACES,
+  SERVICES,
+  USES,
   type CardPart,
   type MannerPart,
   type Program,
 } from '@still-pine/core/program'
+import { ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
 import { z } from 'zod'
 import { KindSchema, measure, RungMark, StepKey, versionFrom, words } from './primitives'
 import { STOP_RULES } from './stop-rules'
@@ -31,6 +35,16 @@ const CardSchema = z
   .object({ purpose: Words, how: Words, counts: Words } satisfies Record<CardPart, z.ZodType>)
   .partial()
 
+const RungDataSchema = z
+  .object({
+    seconds: measure(86_400).positive(),
+    metres: measure(1_000).positive(),
+    pace: z.enum(PACES),
+    loads: z.boolean(),
+    bears: z.array(z.enum(ZONE_KEYS as [Zone, ...Zone[]])).max(ZONE_KEYS.length),
+  })
+  .partial()
+
 export const StepSchema = z.object({
   key: StepKey,
   name: Words.min(1),
@@ -52,6 +66,12 @@ export const StepSchema = z.object({
     .max(20)
     .optional(),
   effort: z.enum(EFFORTS).optional(),
+  /** What each rung is beyond its words, easiest first. */
+  does: z.array(RungDataSchema).max(20).optional(),
+  serves: z.array(z.enum(SERVICES)).max(SERVICES.length).optional(),
+  use: z.enum(USES).optional(),
+  shows: StepKey.optional(),
+  newInWind: z.boolean().optional(),
 })
 
 const GuardedSchema = z.discriminatedUnion('kind', [

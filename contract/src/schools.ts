@@ -19,6 +19,8 @@ export const School = z.object({
   name: z.string(),
   ships: z.boolean(),
   copyOf: StepKey.nullable(),
+  /** The version that came with a newer product, where the yard works by an older one. */
+  offered: z.number().int().nullable(),
   versions: z.array(SchoolVersion),
 })
 

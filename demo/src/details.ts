@@ -1,6 +1,6 @@
 import type { AnswerDetails } from '@still-pine/contract'
 import type { Place } from '@still-pine/core/answer'
-import { handOn, THINGS, ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
+import { handOn, thingsOf, ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
 import type { LoggedAnswer } from '@still-pine/core/herd'
 import { stepOf, type Program } from '@still-pine/core/program'
 
@@ -13,14 +13,16 @@ const WITHIN_REACH: Readonly<Record<Place, readonly Zone[]>> = {
   5: ['hip', 'tail', 'hind-leg'],
 }
 
-const [HAND] = THINGS
+const handZones = (program: Program, step: string, rung: number): readonly Zone[] =>
+  ZONE_KEYS.filter((zone) => {
+    const hand = handOn(program, zone)
+    return hand?.step === step && hand.rung === rung
+  })
 
-const handZones = (step: string, rung: number): readonly Zone[] =>
-  ZONE_KEYS.filter((zone) => handOn(zone).step === step && handOn(zone).rung === rung)
-
-const zonesFor = ({ step, rung, place }: LoggedAnswer): readonly Zone[] => {
-  if (HAND!.steps.includes(step)) return handZones(step, rung)
-  const isThing = THINGS.some(({ steps }) => steps.includes(step))
+const zonesFor = ({ step, rung, place }: LoggedAnswer, program: Program): readonly Zone[] => {
+  const [hand, ...things] = thingsOf(program)
+  if (hand!.steps.includes(step)) return handZones(program, step, rung)
+  const isThing = things.some(({ steps }) => steps.includes(step))
   return isThing && place !== null ? WITHIN_REACH[place] : []
 }
 
@@ -33,7 +35,7 @@ export const detailsFor = (
   nth: number,
   program: Program,
 ): Partial<Pick<AnswerDetails, 'zone' | 'ending'>> => {
-  const zones = zonesFor(answer)
+  const zones = zonesFor(answer, program)
   const isAccept = stepOf(program, answer.step)?.kind === 'accept'
   const tooLate = answer.grade >= 3 && nth % TOO_LATE_ONE_IN === 0
   return {

@@ -1,6 +1,7 @@
 import type { Horse, Line, Problem, ReplyOf } from '@still-pine/contract'
 import { FEET_FIRST, SCHOOLS, type Program } from '@still-pine/core/program'
 import { applyEdit, copyOfSchool, type Edit } from '@still-pine/core/school-edit'
+import pg from 'pg'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { addHorse, answerItem, horseForm, sendBatch, sessionItem, TestClock } from './making'
@@ -347,5 +348,37 @@ describe('moving a horse to a changed school', () => {
       version: horse.version,
     })
     expect(again.status).toBe(412)
+  })
+})
+
+describe('a newer version of a school that ships', () => {
+  const shipped = SCHOOLS[2]!
+  const schoolNow = async () =>
+    (await yard.starter.get<ReplyOf<'schools'>>('/schools')).body.schools.find(
+      ({ school }) => school === shipped.school,
+    )!
+  const takeIn = (version: number) =>
+    yard.starter.put<Problem>(`/schools/${shipped.school}/offered`, { version })
+
+  it('is offered, taken in once, and changes nothing for a horse until it is moved over', async () => {
+    const { horse } = await line(await addHorse(yard.starter, { school: shipped.school }))
+    expect((await schoolNow()).offered).toBeNull()
+    // As a yard stands that began with an older product.
+    const owner = new pg.Client(yard.ownerUrl)
+    await owner.connect()
+    await owner.query('update program set version = version - 1 where school = $1', [shipped.school])
+    await owner.end()
+    expect((await schoolNow()).offered).toBe(shipped.version)
+    expect((await takeIn(shipped.version + 1)).status).toBe(400)
+    for (const _twice of [1, 2]) expect((await takeIn(shipped.version)).status).toBe(200)
+    const { offered, versions } = await schoolNow()
+    expect(offered).toBeNull()
+    expect(versions.map(({ version }) => version)).toEqual([shipped.version, shipped.version - 1])
+    expect((await line(horse.id)).horse.programId).toBe(horse.programId)
+    const moved = await yard.starter.put<Horse>(`/horses/${horse.id}/program`, {
+      programId: versions[0]!.programId,
+      version: horse.version,
+    })
+    expect(moved.body.programId).toBe(versions[0]!.programId)
   })
 })

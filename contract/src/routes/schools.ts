@@ -1,6 +1,6 @@
 import { addresses } from '../addresses'
 import { Horse } from '../horses'
-import { Id } from '../primitives'
+import { Id, StepKey, versionFrom } from '../primitives'
 import { ProgramSchema } from '../program'
 import { MoveOver, PutHorseProgram, PutProgram, School } from '../schools'
 import { z } from 'zod'
@@ -31,6 +31,15 @@ export const schoolsRoutes = {
     params: z.object({ programId: Id }),
     body: PutProgram,
     reply: ProgramDocument,
+  }),
+  putOffered: route({
+    ...addresses.putOffered,
+    summary:
+      'Take in the version of a shipped school that came with a newer product; horses stay until they are moved',
+    needs: 'edit-school',
+    params: z.object({ school: StepKey }),
+    body: z.object({ version: versionFrom(1) }),
+    reply: School,
   }),
   moveOver: route({
     ...addresses.moveOver,

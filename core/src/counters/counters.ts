@@ -1,6 +1,6 @@
 import { addDays, count, daysBetween, type Day, type Side } from '../answer'
-import { THINGS } from '../coverage'
-import type { Program } from '../program'
+import { thingsOf } from '../coverage'
+import { knownStep, type Program } from '../program'
 import { HANDLING_MINUTES, isLoad, isRidden } from './load'
 
 /** The answers of one track in one session, counted. */
@@ -120,7 +120,7 @@ export const countersOf = (program: Program, all: readonly Worked[], arrived: Da
     .map(([day]) => day)
   const ofStep = (steps: readonly string[]): readonly Worked[] =>
     rows.filter(({ step }) => steps.includes(step))
-  const ties = ofStep(['tie'])
+  const ties = rows.filter(({ step }) => knownStep(program, step)?.serves?.includes('ties'))
   const rides = rows.filter(({ step, hardestRung }) => isRidden(program, step, hardestRung))
   const weekAgo = addDays(on, 1 - WEEK)
   return {
@@ -133,7 +133,7 @@ export const countersOf = (program: Program, all: readonly Worked[], arrived: Da
     answers: answersIn(rows),
     ties: timesOf(ties, answersIn(ties)),
     rides: timesOf(rides, new Set(rides.map(({ session }) => session)).size),
-    things: THINGS.map(({ words, steps }) => {
+    things: thingsOf(program).map(({ words, steps }) => {
       const shown = ofStep(steps)
       return { thing: words, ...timesOf(shown, answersIn(shown)) }
     }),

@@ -1,39 +1,18 @@
-import { exposuresAt, markOf, stepOf, type Exposure, type Program } from '../program'
-
-/**
- * From which rung a step loads the legs or the back: lunge, long lines, saddle, rider. Everything else at walk and in
- * twenty minutes is handling (common practice, no source).
- */
-const LOADS_FROM: Readonly<Record<string, number>> = {
-  'loose-direction': 4,
-  'loose-turn-in': 3,
-  flag: 5,
-  send: 4,
-  'stop-on-circle': 3,
-  'turn-on-line': 3,
-  'hind-in-motion': 2,
-  poles: 3,
-  laps: 1,
-  'stretch-lunge': 1,
-  drive: 4,
-  'drive-on-bit': 3,
-  surcingle: 4,
-  'side-strings': 2,
-  'saddle-wear': 2,
-  'saddle-move': 2,
-}
+import { exposuresAt, knownStep, markOf, stepOf, type Exposure, type Program, type Step } from '../program'
 
 /** A person behind on lines, a whole person on it: load at any pace. */
 const ALWAYS_LOAD: readonly Exposure[] = ['lines', 'whole-weight', 'mounted']
 
 /** Loose, on the line or in tack above a walk. */
-export const isLoadAtPace = (key: string, hardestRung: number): boolean =>
-  hardestRung >= (LOADS_FROM[key] ?? Infinity)
+export const isLoadAtPace = ({ does = [] }: Pick<Step, 'does'>, hardestRung: number): boolean =>
+  does.slice(0, hardestRung).some(({ loads }) => loads === true)
 
 export const isLoad = (program: Program, key: string, hardestRung: number): boolean => {
-  if (isLoadAtPace(key, hardestRung)) return true
-  const step = stepOf(program, key)
-  return step !== undefined && exposuresAt(step, hardestRung).some((one) => ALWAYS_LOAD.includes(one))
+  const step = knownStep(program, key)
+  if (step === undefined) return false
+  return (
+    isLoadAtPace(step, hardestRung) || exposuresAt(step, hardestRung).some((one) => ALWAYS_LOAD.includes(one))
+  )
 }
 
 /** Somebody sits on the horse. */

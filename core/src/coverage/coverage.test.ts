@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { FEET_FIRST, stepOf } from '../program'
-import { ageOf, coverageOf, handOn, placeHolds, THINGS, ZONE_KEYS, zoneHolds, type Spot } from '.'
+import { ageOf, coverageOf, handOn, placeHolds, thingsOf, ZONE_KEYS, zoneHolds, type Spot } from '.'
 
 const spot = (over: Partial<Spot>): Spot => ({
   step: 'rope-over',
@@ -15,7 +15,7 @@ const spot = (over: Partial<Spot>): Spot => ({
   ...over,
 })
 
-const thing = (key: string) => THINGS.find((one) => one.key === key)!
+const thing = (key: string) => thingsOf(FEET_FIRST).find((one) => one.key === key)!
 const rope = (...spots: Spot[]) => zoneHolds(spots, thing('rope'), 'left').get('neck')
 
 describe('how far a thing holds somewhere', () => {
@@ -99,13 +99,14 @@ describe('how old', () => {
 describe('the hand', () => {
   it('has a step and a rung of the path for every zone, among the steps of the hand', () => {
     for (const zone of ZONE_KEYS) {
-      const { step, rung } = handOn(zone)
+      const { step, rung } = handOn(FEET_FIRST, zone)!
       expect(thing('hand').steps).toContain(step)
       expect(stepOf(FEET_FIRST, step)!.rungs.length).toBeGreaterThanOrEqual(rung)
     }
   })
 
   it('is brought by steps of the path, like every thing', () => {
-    for (const { steps } of THINGS) for (const step of steps) expect(stepOf(FEET_FIRST, step)).toBeDefined()
+    for (const { steps } of thingsOf(FEET_FIRST))
+      for (const step of steps) expect(stepOf(FEET_FIRST, step)).toBeDefined()
   })
 })

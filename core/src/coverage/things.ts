@@ -1,3 +1,4 @@
+import { CATALOGUE, type Program, type Step } from '../program'
 import type { Zone } from './zones'
 
 /** Something that is brought to a horse, and the steps that bring it. */
@@ -8,18 +9,35 @@ export interface Thing {
 }
 
 /** The hand is the first of them, as it is with every horse. */
-export const THINGS: readonly Thing[] = [
-  {
-    key: 'hand',
-    words: 'Hand',
-    steps: ['first-touch', 'head-rub', 'body-rub', 'tail-hold', 'foot-front', 'foot-hind', 'mouth-open'],
-  },
-  { key: 'rope', words: 'Rope', steps: ['rope-over', 'girth-rope'] },
-  { key: 'flag', words: 'Flag', steps: ['flag'] },
-  { key: 'stick', words: 'Stick', steps: ['stick-string'] },
-  { key: 'blanket', words: 'Blanket', steps: ['pad-blanket'] },
-  { key: 'person', words: 'Person', steps: ['person-moves', 'person-above'] },
+const THINGS: readonly Omit<Thing, 'steps'>[] = [
+  { key: 'hand', words: 'Hand' },
+  { key: 'rope', words: 'Rope' },
+  { key: 'flag', words: 'Flag' },
+  { key: 'stick', words: 'Stick' },
+  { key: 'blanket', words: 'Blanket' },
+  { key: 'person', words: 'Person' },
 ]
+
+/** The steps of a path and, after them, those of others: a horse keeps what it was shown on another path. */
+const knownSteps = (program: Program): readonly Step[] => [
+  ...program.steps,
+  ...CATALOGUE.filter(({ key }) => program.steps.every((step) => step.key !== key)),
+]
+
+const made = new WeakMap<Program, readonly Thing[]>()
+
+/** The things, with the steps that bring them, easiest first. */
+export const thingsOf = (program: Program): readonly Thing[] => {
+  const steps = knownSteps(program)
+  const things =
+    made.get(program) ??
+    THINGS.map((thing) => ({
+      ...thing,
+      steps: steps.filter(({ shows }) => shows === thing.key).map(({ key }) => key),
+    }))
+  made.set(program, things)
+  return things
+}
 
 /** A rung of a step: the one that says a part of the animal bears the hand. */
 export interface HandStep {
@@ -27,24 +45,11 @@ export interface HandStep {
   readonly rung: number
 }
 
-const HAND_ON: Readonly<Record<Zone, HandStep>> = {
-  muzzle: { step: 'mouth-open', rung: 1 },
-  cheek: { step: 'head-rub', rung: 1 },
-  forehead: { step: 'head-rub', rung: 2 },
-  poll: { step: 'head-rub', rung: 3 },
-  ear: { step: 'head-rub', rung: 4 },
-  neck: { step: 'first-touch', rung: 2 },
-  shoulder: { step: 'first-touch', rung: 2 },
-  wither: { step: 'first-touch', rung: 1 },
-  back: { step: 'first-touch', rung: 3 },
-  girth: { step: 'body-rub', rung: 2 },
-  belly: { step: 'body-rub', rung: 1 },
-  flank: { step: 'body-rub', rung: 3 },
-  hip: { step: 'first-touch', rung: 4 },
-  tail: { step: 'tail-hold', rung: 1 },
-  'front-leg': { step: 'foot-front', rung: 3 },
-  'hind-leg': { step: 'foot-hind', rung: 3 },
+/** Which step and rung a hand laid on a zone belongs to; nothing where no step of any path bears one there. */
+export const handOn = (program: Program, zone: Zone): HandStep | undefined => {
+  for (const { key, does = [] } of knownSteps(program)) {
+    const at = does.findIndex(({ bears = [] }) => bears.includes(zone))
+    if (at >= 0) return { step: key, rung: at + 1 }
+  }
+  return undefined
 }
-
-/** Which step and rung a hand laid on a zone belongs to. */
-export const handOn = (zone: Zone): HandStep => HAND_ON[zone]

@@ -10,7 +10,7 @@ import { ruleFor, rungReason, stateReason } from './why'
 /** A Solid go or yield step to put in between, so that quiet does not become numb. */
 export const lightAskFrom = (open: readonly OpenStep[]): Burst['lightAsk'] => {
   const isUseful = (step: Step): boolean =>
-    step.kind === 'ask' && (step.roles.includes('go-loose') || step.stage === 4)
+    step.kind === 'ask' && (step.roles.includes('go-loose') || step.serves?.includes('refreshes') === true)
   const solid = open.find(
     ({ step, tracks, permits }) =>
       isUseful(step) && stepState(tracks) === 'solid' && permits[step.requiredRung - 1]?.answer === 'yes',

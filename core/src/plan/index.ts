@@ -3,7 +3,7 @@ export { BURST_MINUTES, NO_WISHES, type Burst, type Purpose, type SessionPlan, t
 export { gateChecks } from './gate-checks'
 export { gatesAhead } from './goals'
 export { openSteps, type ClosedStep, type OpenStep, type OpenTrack } from './open-steps'
-export { isYoung, ORDINARY, USES, type Outlook, type Use } from './outlook'
+export { isYoung, ORDINARY, type Outlook } from './outlook'
 export { planSession } from './session'
 export type { Learner } from './shortfall'
 export { firstSide, shareAsks, type SidePlan } from './sides'

@@ -3,11 +3,7 @@ import type { ValueOf } from '../circumstances'
 import { isLoad } from '../counters'
 import { monthsAtLeast, mostLoadDays, type Facts } from '../facts'
 import type { Permit } from '../permit'
-import type { Program, Step } from '../program'
-
-/** What the ground and the hands at the pen are good for. */
-export const USES = ['loose', 'ground', 'lines', 'mounting', 'ridden', 'loading', 'tying'] as const
-export type Use = (typeof USES)[number]
+import type { Program, Step, Use } from '../program'
 
 export type Weather = ValueOf<'weather'>
 
@@ -55,14 +51,15 @@ export const minutesFor = (
   return capped(LONGEST_MINUTES, 'more than half an hour teaches little; the rest is for another horse')
 }
 
-const useOf = ({ key, exposures = [], roles }: Step): Use => {
+const useOf = ({ use, exposures = [], roles }: Step): Use => {
+  if (use) return use
   const exposed = new Set(exposures.flat())
   if (exposed.has('off-lead')) return 'ridden'
-  if (exposed.has('weight') || exposed.has('mounted') || key === 'come-to-block') return 'mounting'
+  if (exposed.has('weight') || exposed.has('mounted')) return 'mounting'
   if (exposed.has('loading')) return 'loading'
   if (exposed.has('tied')) return 'tying'
   if (exposed.has('lines')) return 'lines'
-  return roles.includes('go-loose') || key === 'loose-turn-in' ? 'loose' : 'ground'
+  return roles.includes('go-loose') ? 'loose' : 'ground'
 }
 
 const USE_WORDS: Record<Use, string> = {
@@ -81,8 +78,6 @@ const rungWithoutHelper = (permits: readonly Permit[]): number => {
   return first === -1 ? permits.length : first
 }
 
-const THINGS_AND_NOISES = 3
-
 /** Why a step is left out today whatever its rung, or nothing. */
 export const leftOutBy = (
   outlook: Outlook,
@@ -94,7 +89,7 @@ export const leftOutBy = (
   if (outlook.suits !== null && outlook.suits.length > 0 && !outlook.suits.includes(use))
     return `the place does not suit it: nowhere ${USE_WORDS[use]}`
   if (!outlook.helper && rungWithoutHelper(permits) < 1) return 'needs a helper'
-  if (outlook.weather === 'wind' && isNew && step.stage >= THINGS_AND_NOISES) return 'nothing new in the wind'
+  if (outlook.weather === 'wind' && isNew && step.newInWind !== true) return 'nothing new in the wind'
   return null
 }
 

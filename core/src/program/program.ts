@@ -4,6 +4,7 @@ import { exposuresAt, type Exposure } from './exposure'
 import type { Gate } from './gate'
 import type { Manner } from './manner'
 import type { NeedRef, Role, Step } from './step'
+import type { Service } from './step-data'
 
 /** A school's way of working as one document; a horse points at one version of one. */
 export interface Program {
@@ -34,6 +35,10 @@ export const stepOf = (program: Program, key: string): Step | undefined => steps
 
 export const stepsOfRole = (program: Program, role: Role): readonly Step[] =>
   program.steps.filter(({ roles }) => roles.includes(role))
+
+/** The step of a path that another rule looks for by what it serves; nothing where the path has none. */
+export const stepServing = (program: Program, service: Service): Step | undefined =>
+  program.steps.find(({ serves }) => serves?.includes(service))
 
 /** The steps that can meet a need: the one named, or every step of the role. */
 export const stepsMeeting = (program: Program, need: NeedRef): readonly Step[] => {

@@ -4,6 +4,8 @@ import type { Flaw } from './flaw'
 import { firstGuarded } from './first-guarded'
 import { GATES, type Gate } from './gate'
 import { markOf, marksOf, rungAt } from './ladder'
+import { dataOfOwn } from './own-step'
+import type { RungsData } from './step-data'
 import { stepOf, type Program } from './program'
 import { SCHOOLS } from './schools'
 import type { Step } from './step'
@@ -71,13 +73,33 @@ export const exposureBounds = (
     : { least: both(one, other), proposed: either(one, other) }
 }
 
+/** The data of the shipped rung that each rung is, by its mark; one between two is as the harder. */
+const dataOnLadder = (step: Step, shipped: Step): RungsData =>
+  step.rungs.map((_, i) => shipped.does?.[Math.ceil(marksOf(step)[i] ?? i + 1) - 1] ?? {})
+
+/** A step from before its data was told: as the one that ships, or by where it stands. */
+const withData = (step: Step): Step => {
+  if (step.does) return step
+  const shipped = shippedStep(step.key)
+  if (!shipped) return { ...step, ...dataOfOwn(step), does: step.rungs.map(() => ({})) }
+  const { serves = [], use, shows, newInWind = true } = shipped
+  return {
+    ...step,
+    does: dataOnLadder(step, shipped),
+    serves,
+    newInWind,
+    ...(use ? { use } : {}),
+    ...(shows ? { shows } : {}),
+  }
+}
+
 const withExposures = (program: Program, step: Step): Step => {
   const told = step.exposures
   const exposures: RungExposures = step.rungs.map((_, i) => {
     const { least, proposed } = exposureBounds(program, step, i + 1)
     return told?.[i] === undefined ? proposed : either(told[i], least)
   })
-  return { ...step, exposures, effort: step.effort ?? shippedStep(step.key)?.effort ?? 'free' }
+  return withData({ ...step, exposures, effort: step.effort ?? shippedStep(step.key)?.effort ?? 'free' })
 }
 
 /** Where a gate stands: as the school has it, and no further up than what ships. */

@@ -2,6 +2,7 @@ import type { Side } from '../answer'
 import type { CardWords } from './card-words'
 import type { Effort } from './exposure'
 import type { JudgedStep } from './judged-step'
+import type { RungsData, Service, Use } from './step-data'
 
 /** A role names an end that schools reach by different steps. */
 export type Role = 'stand-caught' | 'go-loose'
@@ -31,6 +32,15 @@ export interface Step extends JudgedStep {
   readonly roles: readonly Role[]
   /** How much it asks of legs and nerves; free where it is not said. */
   readonly effort?: Effort
+  /** What each rung is beyond its words; documents from before this was told have it filled in when they are read. */
+  readonly does?: RungsData
+  readonly serves?: readonly Service[]
+  /** What a place must suit; where it is not said, what its rungs put at risk tells. */
+  readonly use?: Use
+  /** What is brought to the horse by it. */
+  readonly shows?: string
+  /** May be begun in the wind. */
+  readonly newInWind?: boolean
 }
 
 export const STAGES: readonly string[] = [

@@ -1,7 +1,16 @@
 import { addDays, daysBetween, type Day } from '../answer'
 import { isLoadAtPace } from '../counters'
 import { INCIDENT_WORDS, latestCheck, type Facts, type Incident } from '../facts'
-import { exposuresAt, sidesOf, stepOf, type Exposure, type Program, type Step } from '../program'
+import {
+  exposuresAt,
+  sidesOf,
+  stepOf,
+  stepServing,
+  type Exposure,
+  type Program,
+  type Service,
+  type Step,
+} from '../program'
 import type { TrackView } from './judge'
 import { trackKey, type Views } from './track-key'
 
@@ -39,6 +48,13 @@ interface Rule {
 
 const at = (step: string, rung: number | null = null): Proof => ({ step, rung })
 
+/** Asked again of whatever step of the path serves so; a path without one has nothing to prove it by. */
+const proofsBy = (program: Program, ...services: readonly Service[]): readonly Proof[] =>
+  services.flatMap((service) => {
+    const step = stepServing(program, service)
+    return step ? [at(step.key)] : []
+  })
+
 const exposesTo =
   (...closed: readonly Exposure[]) =>
   (step: Step, rung: number): boolean =>
@@ -65,22 +81,24 @@ const underAPerson = (program: Program, views: Views, incident: Incident): Rule 
   const rung = step === null ? 0 : (incident.rung ?? hardestAsked(program, views, step))
   return {
     touches: exposesTo(...UNDER_A_PERSON),
-    proofs: [at('bend'), at('yield-hind'), at('stand')],
+    proofs: proofsBy(program, 'bends', 'yields-hind', 'stands'),
     ...(step !== null && rung > 1 ? { after: { step, from: rung } } : {}),
   }
 }
 
 /** In hand, on the line or on long lines. */
-const gotAway = (): Rule => {
+const gotAway = (program: Program): Rule => {
   const exposed = exposesTo('out', 'lines', 'canter')
   return {
-    touches: (step, rung) => exposed(step, rung) || isLoadAtPace(step.key, rung),
-    proofs: [at('send'), at('stop-on-circle'), at('step-back')],
+    touches: (step, rung) => exposed(step, rung) || isLoadAtPace(step, rung),
+    proofs: proofsBy(program, 'sends', 'stops-on-circle', 'steps-back'),
   }
 }
 
 const inTack = (program: Program, views: Views, incident: Incident): Rule => {
-  const proving = hardestAsked(program, views, 'saddle-move') > 0 ? 'saddle-move' : incident.step
+  const inSaddle = stepServing(program, 'moves-in-saddle')?.key
+  const proving =
+    inSaddle !== undefined && hardestAsked(program, views, inSaddle) > 0 ? inSaddle : incident.step
   const stood =
     proving === null
       ? 1
@@ -97,8 +115,7 @@ const inTack = (program: Program, views: Views, incident: Incident): Rule => {
 const pulledBack = (program: Program): Rule => ({
   touches: exposesTo('tied', 'tied-fast'),
   proofs: [
-    at('give-to-halter'),
-    at('lead-up'),
+    ...proofsBy(program, 'gives-to-halter', 'leads'),
     ...program.steps.flatMap((step) => {
       const rung = step.rungs.findLastIndex((_, i) => exposuresAt(step, i + 1).includes('tied')) + 1
       return rung > 0 ? [at(step.key, rung)] : []
@@ -114,7 +131,7 @@ const hurtAPerson = (program: Program, { step }: Incident): Rule => {
   return {
     touches: (one, rung) =>
       others(one, rung) || (known ? one.key === known.key : false) || (step === null && reach(one, rung)),
-    proofs: [at('yield-hind'), at('step-back'), ...(step === null ? [] : [at(step, 1)])],
+    proofs: [...proofsBy(program, 'yields-hind', 'steps-back'), ...(step === null ? [] : [at(step, 1)])],
   }
 }
 
@@ -123,9 +140,9 @@ const ruleFor = (program: Program, views: Views, incident: Incident): Rule | nul
   const { kind, mounted = false, hurt = 'none' } = incident
   switch (kind) {
     case 'bolt':
-      return mounted ? underAPerson(program, views, incident) : gotAway()
+      return mounted ? underAPerson(program, views, incident) : gotAway(program)
     case 'broke-away':
-      return gotAway()
+      return gotAway(program)
     case 'rear':
       return mounted ? underAPerson(program, views, incident) : null
     case 'buck':

@@ -3,7 +3,7 @@ import type { PartName } from '../parts'
 import { putCheck, putOverrule } from './care'
 import { putArchived, putHandOver, putHorse, putHorseProgram } from './horse'
 import { putArrival, putBlock, putOwner } from './life'
-import { putCutOff, putPerson, putPlace, putProgram, settings } from './yard'
+import { putCutOff, putPerson, putOffered, putPlace, putProgram, settings } from './yard'
 
 /** Everything that can be done to a yard by itself, by route; one that has no command does not compile. */
 export const commands: { readonly [N in CommandName]: Command<N, PartName, PartName> } = {
@@ -12,6 +12,7 @@ export const commands: { readonly [N in CommandName]: Command<N, PartName, PartN
   putPerson,
   putPlace,
   putProgram,
+  putOffered,
   putHorse,
   putArchived,
   putHandOver,

@@ -2,6 +2,7 @@ import type { Place, PutPlace } from '@still-pine/contract'
 import { flawsOf, SCHOOLS, type Program } from '@still-pine/core/program'
 import equal from 'fast-deep-equal'
 import { command } from '../command'
+import { schoolsFrom } from '../queries/schools'
 import type { Reply } from '../query'
 import { notFound, Refusal, refusedFor } from '../refusal'
 
@@ -110,4 +111,21 @@ export const putProgram = command('putProgram', {
     if (!knownProgram) throw notFound('This program')
     return { id: named.programId, program: knownProgram as Reply<'putProgram'>['program'] }
   },
+})
+
+/** Takes in the newer version of a school that ships: horses stay where they are until somebody moves them over. */
+export const putOffered = command('putOffered', {
+  holds: 'the yard',
+  parts: ['programs'],
+  decide: ({ programs }, { named: { school }, body: { version }, newId }) => {
+    const shipped = SCHOOLS.find((one) => one.school === school)
+    const newest = programs.find((one) => one.school === school)
+    if (!shipped || !newest) throw notFound('This school')
+    if (newest.version >= version) return []
+    if (shipped.version !== version)
+      throw refusedFor('version', `Version ${shipped.version} is the one that ships. Look at it again.`)
+    return [{ kind: 'program', id: newId(), document: shipped, ships: true }]
+  },
+  replies: ['programs', 'horses'],
+  reply: (parts, { named }) => schoolsFrom(parts).find(({ school }) => school === named.school)!,
 })

@@ -1,8 +1,9 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { SCHOOLS } from '@still-pine/core/program'
+import type { School } from '@still-pine/contract'
+import { SCHOOLS, type Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
 import { movedOver } from '@still-pine/core/school-edit'
-import type { ListedProgram } from '../parts'
+import type { ListedProgram, Parts } from '../parts'
 import { query, type Reply } from '../query'
 
 export const program = query('program', ['namedProgram'], ({ namedProgram: { id, document } }) => ({
@@ -10,21 +11,29 @@ export const program = query('program', ['namedProgram'], ({ namedProgram: { id,
   program: document as Reply<'program'>['program'],
 }))
 
-const SHIPPED = SCHOOLS.map(({ school, name }) => ({ school, name, ships: true, copyOf: null }))
+const isShipped = (school: string): boolean => SCHOOLS.some((one) => one.school === school)
 
-const isShipped = (school: string): boolean => SHIPPED.some((one) => one.school === school)
+type Described = Pick<School, 'school' | 'name' | 'ships' | 'copyOf' | 'offered'>
+
+/** A school that ships, and whether its newest version is one the yard has not taken in. */
+const shipped = ({ school, name, version }: Program, programs: readonly ListedProgram[]): Described => {
+  const newest = programs.find((one) => one.school === school)
+  const isNewer = newest !== undefined && newest.version < version
+  return { school, name, ships: true, copyOf: null, offered: isNewer ? version : null }
+}
 
 /** The yard's own schools, each by the words of its newest version. */
-const ownSchools = (programs: readonly ListedProgram[]) => {
-  const newest = new Map<string, { school: string; name: string; ships: boolean; copyOf: string | null }>()
+const ownSchools = (programs: readonly ListedProgram[]): readonly Described[] => {
+  const newest = new Map<string, Described>()
   for (const { school, name, copyOf } of programs)
-    if (!newest.has(school) && !isShipped(school)) newest.set(school, { school, name, ships: false, copyOf })
+    if (!newest.has(school) && !isShipped(school))
+      newest.set(school, { school, name, ships: false, copyOf, offered: null })
   return [...newest.values()]
 }
 
 /** The schools that ship and the yard's own, with their versions and who is worked by each. */
-export const schools = query('schools', ['programs', 'horses'], ({ programs, horses }) => ({
-  schools: [...SHIPPED, ...ownSchools(programs)].map((one) => ({
+export const schoolsFrom = ({ programs, horses }: Pick<Parts, 'programs' | 'horses'>): readonly School[] =>
+  [...SCHOOLS.map((one) => shipped(one, programs)), ...ownSchools(programs)].map((one) => ({
     ...one,
     versions: programs
       .filter(({ school }) => school === one.school)
@@ -37,7 +46,10 @@ export const schools = query('schools', ['programs', 'horses'], ({ programs, hor
           .filter((horse) => horse.programId === programId)
           .map(({ id, name, version: edited }) => ({ id, name, version: edited })),
       })),
-  })),
+  }))
+
+export const schools = query('schools', ['programs', 'horses'], (parts) => ({
+  schools: [...schoolsFrom(parts)],
 }))
 
 /** What would become of a horse's tracks under another program, judged today. */

@@ -1,5 +1,4 @@
 import { gradeWord, SIGN_FAMILIES, SIGNS, SLIPS, type Grade } from '@still-pine/core/answer'
-import { THINGS } from '@still-pine/core/coverage'
 import type { Offers, Permit } from '@still-pine/core/permit'
 import { cardFor, rungName } from '@still-pine/core/program'
 import { Link } from 'react-router'
@@ -77,7 +76,7 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
           <Link className={LINK} to={`/horses/${pen.horseId}/steps/${step.key}/card`}>
             How to ask it
           </Link>
-          {THINGS.some(({ steps }) => steps.includes(step.key)) && (
+          {step.shows && (
             <Link className={LINK} to={`/horses/${pen.horseId}/from-above?step=${step.key}`}>
               Where on the horse
             </Link>

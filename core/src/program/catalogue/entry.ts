@@ -1,6 +1,9 @@
 import type { Kind } from '../../answer'
 import { NECK_NEED } from '../../belief'
 import { exposuresFrom, type Effort } from '../exposure'
+import { dataOfOwn } from '../own-step'
+import { rungsDataFrom } from '../step-data'
+import { TOLD } from './data'
 import type { NeedRef, Role, Step } from '../step'
 
 interface Extras {
@@ -38,6 +41,8 @@ export const stageEntries =
   (key: string, name: string, kind: Kind, sides: 'LR' | '–', rungs: string, extras: Extras = {}): Step => {
     const marked = rungs.split(' · ')
     const required = marked.findIndex((rung) => rung.endsWith('*'))
+    const told = TOLD[key] ?? {}
+    const own = dataOfOwn({ stage, kind })
     return {
       key,
       name,
@@ -53,5 +58,10 @@ export const stageEntries =
       ...(extras.neck ? { need: NECK_NEED } : {}),
       exposures: exposuresFrom(extras.exposes ?? '', marked.length),
       effort: extras.effort ?? 'free',
+      ...own,
+      does: rungsDataFrom(told.does ?? '', marked.length),
+      serves: [...(told.serves ?? []), ...own.serves],
+      ...(told.use ? { use: told.use } : {}),
+      ...(told.shows ? { shows: told.shows } : {}),
     }
   }

@@ -1,4 +1,5 @@
-import { stepOf } from '@still-pine/core/program'
+import type { KeptAnswer } from '@still-pine/contract'
+import { stepServing, type Program } from '@still-pine/core/program'
 import { knownFrom } from '@still-pine/core/readiness'
 import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
@@ -10,17 +11,30 @@ import { useHorse } from '../use-horse'
 import { avoidWords, FEET, footWords, helpWords } from './farrier-words'
 
 /** Standing and being tied matter to a farrier as much as the feet. */
-const BESIDE = ['stand', 'tie', 'lead-up'] as const
+const BESIDE = ['stands', 'ties', 'leads'] as const
+
+const NO_ANSWERS: readonly KeptAnswer[] = []
+
+/** The newest answers of a foot; none where the path does not handle it. */
+const useFootAnswers = (
+  horseId: string,
+  program: Program | undefined,
+  serves: 'front-foot' | 'hind-foot',
+): readonly KeptAnswer[] | undefined => {
+  const step = program && stepServing(program, serves)
+  const { data } = useQuery('stepAnswers', { horseId, step: step?.key ?? '' }, { skip: !step })
+  return program && !step ? NO_ANSWERS : data?.answers
+}
 
 /** One sheet to hand to the farrier: which foot to which rung, what to avoid, what helps. */
 const FarrierPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
   const { data: care } = useCare(horseId)
-  const { data: front } = useQuery('stepAnswers', { horseId, step: 'foot-front' })
-  const { data: hind } = useQuery('stepAnswers', { horseId, step: 'foot-hind' })
+  const front = useFootAnswers(horseId, program, 'front-foot')
+  const hind = useFootAnswers(horseId, program, 'hind-foot')
   if (!line || !program || !care || !front || !hind) return <Loading error={error} retry={retry} />
   const gate = line.gates.find(({ gate }) => gate === 'farrier')
-  const avoid = avoidWords([...front.answers, ...hind.answers], care.incidents, line.day)
+  const avoid = avoidWords([...front, ...hind], care.incidents, line.day)
   const { horse } = line
   return (
     <main className="mx-auto flex w-full max-w-3xl flex-col gap-4 px-4 py-3 text-lg print:gap-2">
@@ -91,10 +105,13 @@ const FarrierPage = () => {
       <section>
         <h2 className="text-xl">Standing, tying, leading</h2>
         <ul className="list-disc pl-6">
-          {BESIDE.map((key) => {
-            const view = line.tracks.find(({ step }) => step === key)?.view
-            const name = stepOf(program, key)?.name
-            return view && name && <li key={key}>{`${name}: ${knownFrom(view as never, line.day)}.`}</li>
+          {BESIDE.map((service) => {
+            const beside = stepServing(program, service)
+            const view = line.tracks.find(({ step }) => step === beside?.key)?.view
+            return (
+              view &&
+              beside && <li key={service}>{`${beside.name}: ${knownFrom(view as never, line.day)}.`}</li>
+            )
           })}
         </ul>
       </section>

@@ -1,29 +1,36 @@
 import type { Incident, KeptAnswer, Line } from '@still-pine/contract'
 import { count, type Side } from '@still-pine/core/answer'
-import { cardOf, rungName, stepOf, type Program } from '@still-pine/core/program'
+import {
+  cardOf,
+  rungName,
+  stepServing,
+  type Program,
+  type Service,
+  type Step,
+} from '@still-pine/core/program'
 import { ago, type TrackView } from '@still-pine/core/readiness'
 
 export interface Foot {
   readonly name: string
-  readonly step: string
+  readonly serves: Extract<Service, 'front-foot' | 'hind-foot'>
   readonly side: Extract<Side, 'left' | 'right'>
 }
 
 /** In the order in which a farrier goes round. */
 export const FEET: readonly Foot[] = [
-  { name: 'Left front', step: 'foot-front', side: 'left' },
-  { name: 'Left hind', step: 'foot-hind', side: 'left' },
-  { name: 'Right front', step: 'foot-front', side: 'right' },
-  { name: 'Right hind', step: 'foot-hind', side: 'right' },
+  { name: 'Left front', serves: 'front-foot', side: 'left' },
+  { name: 'Left hind', serves: 'hind-foot', side: 'left' },
+  { name: 'Right front', serves: 'front-foot', side: 'right' },
+  { name: 'Right hind', serves: 'hind-foot', side: 'right' },
 ]
 
-const viewOf = (line: Line, { step, side }: Foot): TrackView | undefined =>
-  line.tracks.find((track) => track.step === step && track.side === side)?.view as TrackView | undefined
+const viewOf = (line: Line, step: Step | undefined, side: Foot['side']): TrackView | undefined =>
+  line.tracks.find((track) => track.step === step?.key && track.side === side)?.view as TrackView | undefined
 
 /** How far a foot may be taken today, and from what that is known. */
 export const footWords = (line: Line, program: Program, foot: Foot): { to: string; known: string } => {
-  const step = stepOf(program, foot.step)
-  const view = viewOf(line, foot)
+  const step = stepServing(program, foot.serves)
+  const view = viewOf(line, step, foot.side)
   if (!step || !view || view.answers === 0 || view.lastDay === null)
     return { to: 'not handled yet: leave it', known: 'never asked' }
   const known = `${count(view.answers, 'answer')}, last ${ago(view.lastDay, line.day)}`
@@ -68,20 +75,20 @@ export const avoidWords = (
   ]
 }
 
+/** A side whose chance is better by so much is the better one to begin on. */
+const BETTER_BY = 0.05
+
 /** What helps: the school's own way of asking and paying, and the better side to begin on. */
 export const helpWords = (line: Line, program: Program): readonly string[] => {
-  const front = FEET.filter(({ step }) => step === 'foot-front')
-  const [better, other] = [...front].sort(
-    (a, b) => (viewOf(line, b)?.chance ?? 0) - (viewOf(line, a)?.chance ?? 0),
-  )
-  const begin =
-    (viewOf(line, better!)?.chance ?? 0) - (viewOf(line, other!)?.chance ?? 0) >= 0.05
-      ? [`Begin on its ${better!.side}: it is the better side.`]
-      : []
+  const front = stepServing(program, 'front-foot')
+  const chanceOn = (side: Foot['side']): number => viewOf(line, front, side)?.chance ?? 0
+  const better = chanceOn('right') > chanceOn('left') ? 'right' : 'left'
+  const isUneven = Math.abs(chanceOn('right') - chanceOn('left')) >= BETTER_BY
+  const begin = isUneven ? [`Begin on its ${better}: it is the better side.`] : []
+  const card = front ? [cardOf(program, front.key)] : []
   return [
     ...begin,
-    cardOf(program, 'foot-front').how,
-    cardOf(program, 'foot-front').inThisSchool,
+    ...card.flatMap(({ how, inThisSchool }) => [how, inThisSchool]),
     `When it gives: ${program.manner.reward.words.toLowerCase()}`,
     `If it takes fright: ${program.manner.fright.words.toLowerCase()}`,
   ].filter(Boolean)

@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import type { Place, Side } from '@still-pine/core/answer'
-import { handOn, THINGS, type Spot, type Thing, type Zone } from '@still-pine/core/coverage'
+import { handOn, thingsOf, type Spot, type Thing, type Zone } from '@still-pine/core/coverage'
 import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -49,7 +49,8 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
   const [isLogging, setLogging] = useState(false)
   const isDesk = useIsDesk()
   const { aim, stand } = view.pen
-  const thing = THINGS.find(({ steps }) => steps.includes(aim.step)) ?? THINGS[0]!
+  const things = thingsOf(program)
+  const thing = things.find(({ steps }) => steps.includes(aim.step)) ?? things[0]!
   const all = useMemo(() => withToday(spots, view), [spots, view])
   const plan = planViewOf(all, thing, program, line.day)
   const closed = line.plan.closed.find(({ step }) => step === aim.step)
@@ -65,8 +66,9 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
     if (step !== aim.step) dispatch(stoodAt({ ...stand, moving: false }))
   }
   const onZone = (zone: Zone, side: HalfSide): void => {
-    const hand = handOn(zone)
-    if (thing.key === 'hand' && stepOf(program, hand.step)) aimAt(hand.step, { side, rung: hand.rung })
+    const hand = handOn(program, zone)
+    if (thing.key === 'hand' && hand && stepOf(program, hand.step))
+      aimAt(hand.step, { side, rung: hand.rung })
     else aimAt(aim.step, { side })
     dispatch(stoodAt({ ...stand, zone }))
     // On a phone the drawing fills the screen, and what it did is asked over it.
@@ -82,16 +84,18 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
       aria-label="What is brought to it"
       className="no-print flex gap-2 overflow-x-auto desk:flex-wrap"
     >
-      {THINGS.filter((one) => stepsOf(one, program).length > 0).map((one) => (
-        <Button
-          key={one.key}
-          className={`shrink-0 ${one.key === thing.key ? 'bg-ink! text-ground!' : ''}`}
-          aria-pressed={one.key === thing.key}
-          onClick={() => aimAt(stepsOf(one, program)[0]!.key, {})}
-        >
-          {one.words}
-        </Button>
-      ))}
+      {things
+        .filter((one) => stepsOf(one, program).length > 0)
+        .map((one) => (
+          <Button
+            key={one.key}
+            className={`shrink-0 ${one.key === thing.key ? 'bg-ink! text-ground!' : ''}`}
+            aria-pressed={one.key === thing.key}
+            onClick={() => aimAt(stepsOf(one, program)[0]!.key, {})}
+          >
+            {one.words}
+          </Button>
+        ))}
     </div>
   )
   return (
@@ -140,7 +144,9 @@ const FromAbovePage = () => {
   const [search] = useSearchParams()
   const { data: me } = useQuery('me')
   const { data: spots, error: noSpots, refetch } = useQuery('spots', { horseId })
-  useOpenPen(line, program, { step: search.get('step') ?? 'first-touch', gate: null }, me?.person.id)
+  // The hand comes first, as it does with every horse.
+  const first = program && thingsOf(program)[0]!.steps[0]
+  useOpenPen(line, program, { step: search.get('step') ?? first ?? null, gate: null }, me?.person.id)
   const view = usePenView(program, 0)
   const failed = error ?? (spots ? undefined : noSpots)
   if (!line || !program || !me || !spots || !view || view.pen.horseId !== horseId)

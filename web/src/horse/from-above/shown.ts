@@ -67,10 +67,12 @@ const sentenceOf = (thing: Thing, zones: BothSides<Zone>, places: BothSides<Plac
 }
 
 /** A hand on a zone is a rung of its own, often below the one its step must reach. */
-const wantedByHand = (zone: Zone, { step }: StepHold): number | undefined => {
-  const hand = handOn(zone)
-  return hand.step === step ? hand.rung : undefined
-}
+const wantedByHand =
+  (program: Program) =>
+  (zone: Zone, { step }: StepHold): number | undefined => {
+    const hand = handOn(program, zone)
+    return hand?.step === step ? hand.rung : undefined
+  }
 
 /** What is known of a thing on the animal, seen from above. */
 export const planViewOf = (spots: readonly Spot[], thing: Thing, program: Program, on: string): PlanView => {
@@ -80,7 +82,7 @@ export const planViewOf = (spots: readonly Spot[], thing: Thing, program: Progra
     program,
     on,
   )
-  const zones = both((side) => zoneHolds(spots, thing, side), wantedByHand, program, on)
+  const zones = both((side) => zoneHolds(spots, thing, side), wantedByHand(program), program, on)
   return { zones, places, sentence: sentenceOf(thing, zones, places) }
 }
 

@@ -66,8 +66,17 @@ const horsesOf = ({ versions }: School): number =>
 /** The yard’s own schools, a copy to begin another from, and one from a file. */
 export const OwnSchools = ({ schools, mayEdit }: { schools: readonly School[]; mayEdit: boolean }) => {
   const own = schools.filter(({ ships }) => !ships)
+  const offered = schools.filter((school) => school.offered !== null)
   return (
     <section className="no-print flex flex-col gap-4">
+      {offered.map(({ school, name, offered: version }) => (
+        <p key={school} className="border-l-4 border-act bg-panel p-3">
+          <Link className="font-bold underline" to={`/yard/schools/${school}`}>
+            Version {version} of {name}
+          </Link>{' '}
+          came with the newest Still Pine. See what it changes, and take it in where you like.
+        </p>
+      ))}
       <h2 className="text-2xl">Your own</h2>
       {own.length === 0 && <p>None yet. Copy one of the four and change what you do otherwise.</p>}
       <ul>

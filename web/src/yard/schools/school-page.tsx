@@ -3,7 +3,8 @@ import { mayDo } from '@still-pine/contract/rights'
 import { SCHOOLS, type Program } from '@still-pine/core/program'
 import { differencesOf } from '@still-pine/core/school-edit'
 import { Link, useNavigate, useParams } from 'react-router'
-import { useQuery } from '../../app/client'
+import { toast } from 'sonner'
+import { useCommand, useQuery, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 import { Button } from '../../ui/button'
 import { Notice } from '../../ui/field'
@@ -71,6 +72,31 @@ const Version = ({ version, before, newest, copied }: VersionProps) => (
   </article>
 )
 
+/** The version of a shipped school that came with a newer product: taken in only where somebody says so. */
+const Offered = ({ school, newest }: { school: School; newest: SchoolVersion }) => {
+  const [put, { isLoading }] = useCommand('putOffered')
+  const { data: now } = useQuery('program', { programId: newest.programId })
+  const shipped = SCHOOLS.find((one) => one.school === school.school)
+  if (school.offered === null || !shipped || !now) return null
+  const takeIn = async (): Promise<void> => {
+    const done = await put({ school: school.school, body: { version: shipped.version } })
+    if (done.error) toast.error(wordsFor(done.error))
+    else toast(`Version ${shipped.version} is here. Each horse stays where it is until you move it over.`)
+  }
+  return (
+    <article className="border-t-4 border-act bg-panel p-4">
+      <h2 className="text-2xl">Version {shipped.version} came with the newest Still Pine</h2>
+      <p className="text-quiet">
+        Nothing changes until you take it in, and then only for the horses you move over to it.
+      </p>
+      <DifferenceList differences={differencesOf(now.program, shipped)} />
+      <Button look="act" className="mt-3" disabled={isLoading} onClick={() => void takeIn()}>
+        Take version {shipped.version} in
+      </Button>
+    </article>
+  )
+}
+
 /** A horse of another school that is to be worked by this one. */
 const MoveHere = ({ school }: { school: School }) => {
   const { data: today } = useQuery('today')
@@ -129,6 +155,7 @@ const SchoolPage = () => {
           )}
         </div>
       </div>
+      {mayEdit && <Offered school={school} newest={newest} />}
       {mayEdit && <MoveHere school={school} />}
       {school.versions.map((version, i) => (
         <Version

@@ -166,7 +166,7 @@ const SchoolsPage = () => {
   const { data } = useQuery('schools')
   const one = schoolIn(search, 'one', 0)
   const other = schoolIn(search, 'other', 1)
-  const step = CATALOGUE.find(({ key }) => key === search.get('step'))?.key ?? 'give-to-halter'
+  const step = CATALOGUE.find(({ key }) => key === search.get('step'))?.key ?? CATALOGUE[0]!.key
   const pick = (name: string) => (value: string) =>
     setSearch({ one: one.school, other: other.school, step, [name]: value }, { replace: true })
   return (

@@ -1,4 +1,4 @@
-import { STAGES, type Step } from '@still-pine/core/program'
+import { dataOfOwn, STAGES, type Step } from '@still-pine/core/program'
 import { stepsLeftOut } from '@still-pine/core/school-edit'
 import type { Kind } from '@still-pine/core/answer'
 import { useState } from 'react'
@@ -50,6 +50,8 @@ const OwnStep = ({ draft, onAdd }: { draft: SchoolDraft; onAdd: (step: Step) => 
       requiredRung: lines.length,
       needs: [],
       roles: [],
+      ...dataOfOwn({ stage, kind }),
+      does: lines.map(() => ({})),
     })
   return (
     <form
