@@ -17,7 +17,7 @@ test('what waits is sent in the background when its page is gone', async ({ page
   const registrationId = await registered
   await page.goto(`${demo.url}/pen/${id.Teal}?step=face-up`)
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
-  const before = (await keptOf(page, demo, id.Teal!, 'face-up')).length
+  const before = (await keptOf(page, demo, { horse: id.Teal!, step: 'face-up' })).length
   // The page cannot send; the service worker is not stopped by this.
   await page.route('**/answers/batch', (route) => route.abort())
   await page.keyboard.press('Space')
@@ -32,7 +32,7 @@ test('what waits is sent in the background when its page is gone', async ({ page
       tag: 'outbox',
       lastChance: false,
     })
-    expect(await keptOf(page, demo, id.Teal!, 'face-up')).toHaveLength(before + 1)
+    expect(await keptOf(page, demo, { horse: id.Teal!, step: 'face-up' })).toHaveLength(before + 1)
   }).toPass({ timeout: 60_000, intervals: [1_000] })
   await page.unroute('**/answers/batch')
   await page.goto(`${demo.url}/horses/${id.Teal}`)

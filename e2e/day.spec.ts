@@ -108,7 +108,7 @@ test('keys of the remote are learnt by pressing, colours follow the person', asy
 
 test('two tabs of one pen send each answer once', async ({ page, context, demo }) => {
   await enterDemo(page, demo)
-  const horse = await addHorse(page, demo, 'Speedwell')
+  const horse = await addHorse(page, demo, { name: 'Speedwell' })
   const answersOf = async (): Promise<number> => {
     const reply = await page.request.get(`${demo.url}/api/v1/horses/${horse}/steps/settle-in-pen/answers`)
     return ((await reply.json()) as { answers: unknown[] }).answers.length

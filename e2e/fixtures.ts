@@ -42,8 +42,7 @@ export const enterDemo = async (page: Page, product: Product): Promise<Record<st
 export const addHorse = async (
   page: Page,
   product: Product,
-  name: string,
-  more: { readonly handled?: boolean; readonly born?: string } = {},
+  { name, more = {} }: { name: string; more?: { readonly handled?: boolean; readonly born?: string } },
 ): Promise<string> => {
   const id = crypto.randomUUID()
   const reply = await page.request.put(`${product.url}/api/v1/horses/${id}`, {

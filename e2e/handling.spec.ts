@@ -6,8 +6,7 @@ import type { Product } from './product'
 const kept = async (
   page: Page,
   demo: Product,
-  horse: string,
-  step: string,
+  { horse, step }: { horse: string; step: string },
 ): Promise<readonly KeptAnswer[]> => {
   const reply = await page.request.get(`${demo.url}/api/v1/horses/${horse}/steps/${step}/answers`)
   return ((await reply.json()) as { answers: KeptAnswer[] }).answers
@@ -17,7 +16,11 @@ const lineOf = async (page: Page, demo: Product, horse: string): Promise<Line> =
   (await (await page.request.get(`${demo.url}/api/v1/horses/${horse}/line`)).json()) as Line
 
 /** Moves a horse to a school as its owner would, from another device. */
-const moveTo = async (page: Page, demo: Product, horse: string, school: string): Promise<void> => {
+const moveTo = async (
+  page: Page,
+  demo: Product,
+  { horse, school }: { horse: string; school: string },
+): Promise<void> => {
   const { horse: now } = await lineOf(page, demo, horse)
   const form = ({ name, born, sex, kind, marks, origin, handled, arrived }: Line['horse']) => ({
     name,
@@ -145,7 +148,7 @@ test('a gauge’s pull is drawn and kept with the answer, and its silence is sai
   await expect(page.getByText('the gauge is silent; go on without it')).toBeVisible({ timeout: 4_000 })
   await page.keyboard.press('u')
   await saved(page)
-  const [last] = await kept(page, demo, id.Burdock!, 'give-to-halter')
+  const [last] = await kept(page, demo, { horse: id.Burdock!, step: 'give-to-halter' })
   expect(last!.peakNewtons).toBeGreaterThan(3)
 })
 
@@ -154,7 +157,7 @@ test('a school of aids takes a press for each aid, a school that waits takes “
   demo,
 }) => {
   const id = await enterDemo(page, demo)
-  await moveTo(page, demo, id.Burdock!, 'light-aids')
+  await moveTo(page, demo, { horse: id.Burdock!, school: 'light-aids' })
   await page.goto(`${demo.url}/pen/${id.Burdock}?step=lead-up`)
   await button(page, /^Ask/).click()
   await page.waitForTimeout(400)
@@ -163,7 +166,7 @@ test('a school of aids takes a press for each aid, a school that waits takes “
   await expect(page.getByText('more given')).toBeVisible()
   await button(page, /^Answered/).click()
   await page.waitForTimeout(3_200)
-  await moveTo(page, demo, id.Burdock!, 'stand-first')
+  await moveTo(page, demo, { horse: id.Burdock!, school: 'stand-first' })
   // It hears of the new school with the next answers that are sent, and an ask that runs then is ended first.
   await button(page, /^Ask/).click()
   await page.waitForTimeout(400)
@@ -178,13 +181,13 @@ test('a school of aids takes a press for each aid, a school that waits takes “
   await button(page, /^Answered/).click()
   await page.waitForTimeout(3_500)
   await saved(page)
-  const [again, plain, aided] = await kept(page, demo, id.Burdock!, 'lead-up')
+  const [again, plain, aided] = await kept(page, demo, { horse: id.Burdock!, step: 'lead-up' })
   expect([aided, plain, again].map((answer) => [answer!.grade, answer!.aids])).toEqual([
     [2, 2],
     [0, 0],
     [1, 1],
   ])
-  await moveTo(page, demo, id.Burdock!, 'feet-first')
+  await moveTo(page, demo, { horse: id.Burdock!, school: 'feet-first' })
 })
 
 test.describe('on a phone', () => {
@@ -225,7 +228,7 @@ test.describe('on a phone', () => {
     await button(page, /^Answered/).tap()
     await expect(page.getByText(/The feet still listen/).filter({ visible: true })).toBeVisible()
     await page.waitForTimeout(3_500)
-    const [answer] = await kept(page, demo, id.Bittern!, burst.step)
+    const [answer] = await kept(page, demo, { horse: id.Bittern!, step: burst.step })
     // The held back button first said “worse”: it left.
     expect(answer).toMatchObject({ ending: 'left-moving', slip: 'let go late' })
   })
@@ -246,7 +249,7 @@ test.describe('on a phone', () => {
     await page.getByRole('dialog').getByRole('button', { name: 'Done' }).tap()
     expect(Date.now() - began).toBeLessThan(60_000)
     await expect(async () => {
-      const answers = (await kept(page, demo, id.Snipe!, 'loose-turn-in')).slice(0, 5)
+      const answers = (await kept(page, demo, { horse: id.Snipe!, step: 'loose-turn-in' })).slice(0, 5)
       expect(answers.map(({ grade, recalled }) => [grade, recalled])).toEqual(
         [0, 1, 1, 1, 2].map((grade) => [grade, true]),
       )
@@ -272,7 +275,7 @@ test.describe('on a phone', () => {
       page.getByRole('heading', { name: /Flag: (\d+ of 20 never shown|shown from everywhere)/ }),
     ).toBeVisible()
     await expect(async () => {
-      const [last] = await kept(page, demo, id.Curlew!, 'flag')
+      const [last] = await kept(page, demo, { horse: id.Curlew!, step: 'flag' })
       expect(last).toMatchObject({ zone: 'flank', place: 5, side: 'right', grade: 0, calm: 0 })
     }).toPass({ timeout: 15_000 })
   })
@@ -340,7 +343,7 @@ test('a hold that is left before its time is no answer, and the rest of an answe
   await button(page, 'Walks off').click()
   await expect(button(page, 'Walks off')).toHaveAttribute('aria-pressed', 'true')
   await expect(async () => {
-    const [last] = await kept(page, demo, id.Lapwing!, 'stand')
+    const [last] = await kept(page, demo, { horse: id.Lapwing!, step: 'stand' })
     expect(last).toMatchObject({ grade: 4, uncued: true, fault: 'Walks off' })
   }).toPass({ timeout: 15_000 })
 })

@@ -20,8 +20,7 @@ const BATCH = 500
 export const keepDays = async (
   page: Page,
   demo: Product,
-  horseId: string,
-  days: readonly (readonly Told[])[],
+  { horseId, days }: { horseId: string; days: readonly (readonly Told[])[] },
 ): Promise<void> => {
   // In the morning, so that no session runs into the next day.
   const morning = Date.parse(`${new Date().toISOString().slice(0, 10)}T08:00:00Z`)

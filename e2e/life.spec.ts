@@ -9,7 +9,7 @@ test.describe('on a phone', () => {
     demo,
   }) => {
     await enterDemo(page, demo)
-    const id = await addHorse(page, demo, 'Angelica', { handled: true })
+    const id = await addHorse(page, demo, { name: 'Angelica', more: { handled: true } })
     await page.goto(`${demo.url}/horses/${id}/arrival`)
     await expect(page.getByText(/How old is it\?/)).toBeVisible()
     await page.getByRole('button', { name: 'Begin in the pen' }).tap()
@@ -57,7 +57,7 @@ test('a block is closed and frozen, the next begins from a re-check, and a rest 
   await page.getByRole('link', { name: 'Re-check from this' }).click()
   await expect(page.getByText(/tell what the break has spoilt/)).toBeVisible()
 
-  const horse = await addHorse(page, demo, 'Meadowsweet')
+  const horse = await addHorse(page, demo, { name: 'Meadowsweet' })
   await page.goto(`${demo.url}/horses/${horse}/blocks`)
   await page.getByRole('button', { name: 'Open it', exact: true }).click()
   await expect(page.getByRole('heading', { name: /^Starting, 0 calendar days so far/ })).toBeVisible()
@@ -112,7 +112,7 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await page.getByLabel('Name').fill('Birch paddock')
   await page.getByRole('button', { name: 'Add it', exact: true }).click()
   await expect(page.getByText('Birch paddock')).toBeVisible()
-  const horse = await addHorse(page, demo, 'Bogbean')
+  const horse = await addHorse(page, demo, { name: 'Bogbean' })
   await page.goto(`${demo.url}/before/${horse}`)
   await page.getByLabel('Where today').selectOption('Birch paddock')
   await page.goto(`${demo.url}/pen/${horse}`)

@@ -2,7 +2,7 @@ import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
 
 test('a page shows what other devices send, as it is saved', async ({ page, browser, demo }) => {
   await enterDemo(page, demo)
-  const id = await addHorse(page, demo, 'Dotterel')
+  const id = await addHorse(page, demo, { name: 'Dotterel' })
   await page.goto(`${demo.url}/before/${id}`)
   await expect(page.getByLabel('Minutes')).toHaveValue('')
   await expect(page.getByRole('banner').getByText(/as of \d/)).toBeVisible()
@@ -12,7 +12,7 @@ test('a page shows what other devices send, as it is saved', async ({ page, brow
   await phone.goto(`${demo.url}/before/${id}`)
   await phone.getByLabel('Minutes').selectOption('10')
   await expect(page.getByLabel('Minutes')).toHaveValue('10')
-  await addHorse(phone, demo, 'Plover')
+  await addHorse(phone, demo, { name: 'Plover' })
   await expect(page.getByRole('navigation', { name: 'Today’s horses' }).getByText('Plover')).toBeVisible()
   // And the other way, to a second tab that listens through the first.
   const tab = await phone.context().newPage()
@@ -31,7 +31,7 @@ test('a page says how old it is, and looks again when it is looked at where noth
   await page.route('**/api/v1/changes', (route) => route.abort())
   await page.clock.install()
   await enterDemo(page, demo)
-  const id = await addHorse(page, demo, 'Godwit')
+  const id = await addHorse(page, demo, { name: 'Godwit' })
   await page.goto(`${demo.url}/before/${id}`)
   await expect(page.getByLabel('Minutes')).toBeVisible()
   await page.clock.runFor('20:00')

@@ -44,7 +44,7 @@ test.describe('on a phone', () => {
   }) => {
     const id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
-    const before = await keptOf(page, demo, id.Snipe!, 'loose-turn-in')
+    const before = await keptOf(page, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
     await context.setOffline(true)
     // The phone was off: a new page, and nothing but what lies on it.
     await page.close()
@@ -75,7 +75,7 @@ test.describe('on a phone', () => {
     await expect(cold.getByText(/Confirmed at/)).toBeVisible()
     await context.setOffline(false)
     await allSaved(cold)
-    const after = await keptOf(cold, demo, id.Snipe!, 'loose-turn-in')
+    const after = await keptOf(cold, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
     const ids = (answers: readonly { readonly id: string }[]) => answers.map(({ id: one }) => one)
     expect(ids(after.slice(3))).toEqual(ids(before.slice(0, after.length - 3)))
     expect(after.slice(0, 3).map(({ calm }) => calm)).toEqual([0, 1, 0])
@@ -140,7 +140,7 @@ test('two phones log one horse at once without signal: both are kept, and shown 
     id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
   }
-  const before = (await keptOf(pages[0]!, demo, id.Teal!, 'face-up')).length
+  const before = (await keptOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })).length
   await Promise.all(phones.map((phone) => phone.setOffline(true)))
   await Promise.all(
     pages.map(async (page) => {
@@ -154,7 +154,7 @@ test('two phones log one horse at once without signal: both are kept, and shown 
   )
   await Promise.all(phones.map((phone) => phone.setOffline(false)))
   await Promise.all(pages.map(allSaved))
-  const answers = await keptOf(pages[0]!, demo, id.Teal!, 'face-up')
+  const answers = await keptOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })
   expect(answers).toHaveLength(before + 4)
   const [one, two] = await sessionsOf(pages[0]!, demo.url, id.Teal!)
   expect([one!.overlaps, two!.overlaps]).toEqual([true, true])
@@ -167,7 +167,7 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
   demo,
 }) => {
   const id = await enterDemo(page, demo)
-  const before = (await keptOf(page, demo, id.Sedge!, 'face-up')).length
+  const before = (await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).length
   let lost = 0
   await context.route('**/answers/batch', async (route) => {
     if (lost >= 2) return route.continue()
@@ -184,13 +184,13 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
   await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 20_000 })
   await allSaved(page)
   expect(lost).toBe(2)
-  expect(await keptOf(page, demo, id.Sedge!, 'face-up')).toHaveLength(before + 2)
+  expect(await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 2)
   await demo.database.stop()
   await logAsks(page, [[650, 'w']])
   await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 30_000 })
   await demo.database.start()
   await allSaved(page)
-  expect(await keptOf(page, demo, id.Sedge!, 'face-up')).toHaveLength(before + 3)
+  expect(await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 3)
 })
 
 test('a step is read without signal as the server tells it', async ({ page, context, demo }) => {
@@ -217,7 +217,7 @@ test('five hundred answers are sent in their order', async ({ page, context, dem
   const entries = Array.from({ length: 500 }, (_, i) =>
     entry(me, id.Curlew!, { id: randomUUID(), sessionId, at: at(i), seconds: i }),
   )
-  await lay(page, 'waiting', [session(me, id.Curlew!, sessionId, at(0)), ...entries])
+  await lay(page, 'waiting', [session(me, id.Curlew!, { id: sessionId, startedAt: at(0) }), ...entries])
   await context.setOffline(false)
   await page.goto(`${demo.url}/yard/waiting`)
   await allSaved(page)
@@ -232,17 +232,17 @@ test('what the server refuses is kept, explained and mended, and holds up nothin
 }) => {
   const id = await enterDemo(page, demo)
   const me = await meOf(page)
-  const before = (await keptOf(page, demo, id.Lapwing!, 'face-up')).length
+  const before = (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length
   const now = new Date().toISOString()
   const nextYear = new Date(Date.now() + 365 * 86_400_000).toISOString()
   const [good, gone, ahead] = [randomUUID(), randomUUID(), randomUUID()]
   const nobody = randomUUID()
   await lay(page, 'waiting', [
-    session(me, nobody, gone, now),
+    session(me, nobody, { id: gone, startedAt: now }),
     entry(me, nobody, { id: randomUUID(), sessionId: gone }),
-    session(me, id.Lapwing!, ahead, nextYear),
+    session(me, id.Lapwing!, { id: ahead, startedAt: nextYear }),
     entry(me, id.Lapwing!, { id: randomUUID(), sessionId: ahead, at: nextYear }),
-    session(me, id.Lapwing!, good, now),
+    session(me, id.Lapwing!, { id: good, startedAt: now }),
     entry(me, id.Lapwing!, { id: randomUUID(), sessionId: good, rung: 9 }),
     { ...entry(me, id.Lapwing!, { id: randomUUID(), sessionId: good }), item: { do: 'add', answer: null } },
     entry(me, id.Lapwing!, { id: randomUUID(), sessionId: good }),
@@ -250,14 +250,18 @@ test('what the server refuses is kept, explained and mended, and holds up nothin
   await page.goto(`${demo.url}/yard/waiting`)
   await expect(page.getByText(/need you/i).first()).toBeVisible({ timeout: 20_000 })
   // The last one, behind all that was refused, is there.
-  await expect.poll(async () => (await keptOf(page, demo, id.Lapwing!, 'face-up')).length).toBe(before + 1)
+  await expect
+    .poll(async () => (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
+    .toBe(before + 1)
   const group = (text: string) => page.getByRole('article').filter({ hasText: text })
   await group('not in your yard').getByLabel('They belong to').selectOption('Lapwing')
   await group('not in your yard').getByRole('button', { name: 'Send them so' }).click()
   await group('24 hours ahead').getByRole('button', { name: 'Send all at that time' }).click()
   await group('9').getByLabel('Rung').selectOption('2 turns head')
   await group('9').getByRole('button', { name: 'Send it so' }).click()
-  await expect.poll(async () => (await keptOf(page, demo, id.Lapwing!, 'face-up')).length).toBe(before + 4)
+  await expect
+    .poll(async () => (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
+    .toBe(before + 4)
   // What cannot be read at all can only be let go.
   await button(page, 'Let what is spoilt go').click()
   await allSaved(page)
@@ -269,7 +273,7 @@ test.describe('with a wrong clock', () => {
 
   test('a phone a year behind is set right by the server’s clock', async ({ page, context, demo }) => {
     const id = await enterDemo(page, demo)
-    const before = (await keptOf(page, demo, id.Bramble!, 'face-up')).length
+    const before = (await keptOf(page, demo, { horse: id.Bramble!, step: 'face-up' })).length
     await page.goto(`${demo.url}/pen/${id.Bramble}?step=face-up`)
     await button(page, /^Ask/).first().waitFor()
     await context.setOffline(true)
@@ -278,7 +282,7 @@ test.describe('with a wrong clock', () => {
     await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 20_000 })
     await context.setOffline(false)
     await allSaved(page)
-    const answers = await keptOf(page, demo, id.Bramble!, 'face-up')
+    const answers = await keptOf(page, demo, { horse: id.Bramble!, step: 'face-up' })
     expect(answers).toHaveLength(before + 1)
     expect(Math.abs(Date.parse(answers[0]!.at) - Date.now())).toBeLessThan(5 * 60_000)
   })

@@ -68,7 +68,7 @@ test.describe('on a phone', () => {
     demo,
   }) => {
     await enterDemo(page, demo)
-    const horse = await addHorse(page, demo, 'Alder')
+    const horse = await addHorse(page, demo, { name: 'Alder' })
     await page.goto(`${demo.url}/pen/${horse}?step=settle-in-pen`)
     const start = page.getByRole('button', { name: /^Start/ })
     await start.waitFor()
@@ -128,7 +128,7 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
   demo,
 }) => {
   await enterDemo(page, demo)
-  const untouched = await addHorse(page, demo, 'Yarrow')
+  const untouched = await addHorse(page, demo, { name: 'Yarrow' })
   await page.goto(`${demo.url}/pen/${untouched}`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await context.setOffline(true)
@@ -170,7 +170,7 @@ test('a server killed in the middle of logging loses nothing', async ({ page, de
 
 test('nothing is sent while something is asked, but for one that takes long', async ({ page, demo }) => {
   await enterDemo(page, demo)
-  const horse = await addHorse(page, demo, 'Sorrel')
+  const horse = await addHorse(page, demo, { name: 'Sorrel' })
   await page.goto(`${demo.url}/pen/${horse}?step=settle-in-pen`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   const sent: number[] = []

@@ -15,7 +15,7 @@ test.describe('on a phone', () => {
     demo,
   }) => {
     await enterDemo(page, demo)
-    const id = await addHorse(page, demo, 'Sorrel', { born: monthsAgo(20) })
+    const id = await addHorse(page, demo, { name: 'Sorrel', more: { born: monthsAgo(20) } })
     await page.goto(`${demo.url}/pen/${id}?step=lie-over`)
     const panel = page.getByRole('region', { name: 'Before this is asked' })
     await expect(panel.getByRole('heading', { name: 'Not to be asked today' })).toBeVisible()
@@ -52,7 +52,7 @@ test('Undo takes back the last thing, a danger too, and says what; a record of i
   demo,
 }) => {
   await enterDemo(page, demo)
-  const id = await addHorse(page, demo, 'Tansy')
+  const id = await addHorse(page, demo, { name: 'Tansy' })
   await page.goto(`${demo.url}/pen/${id}?step=settle-in-pen`)
   await page.getByRole('button', { name: /^Start/ }).waitFor()
   await page.keyboard.press('Space')
@@ -79,7 +79,7 @@ test('a horse is put right where it was written wrong, leaves the string and com
   demo,
 }) => {
   await enterDemo(page, demo)
-  const id = await addHorse(page, demo, 'Bugle', { handled: true })
+  const id = await addHorse(page, demo, { name: 'Bugle', more: { handled: true } })
   await page.goto(`${demo.url}/horses/${id}`)
   await page.getByRole('link', { name: 'Edit', exact: true }).click()
   await page.getByLabel('At least, years').fill('5')

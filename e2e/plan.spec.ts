@@ -50,7 +50,7 @@ test('today’s plan says why, and is planned again around what a person wants',
 
 test('a session is planned for its minutes, its place, its hands and its weather', async ({ page, demo }) => {
   await enterDemo(page, demo)
-  const id = await addHorse(page, demo, 'Ruff')
+  const id = await addHorse(page, demo, { name: 'Ruff' })
   await page.goto(`${demo.url}/before/${id}`)
   await page.getByLabel('Minutes').selectOption('10')
   await expect(page.getByRole('article').getByText(/minutes on the ground/)).toBeVisible()
@@ -103,9 +103,9 @@ test.describe('on a phone', () => {
     demo,
   }) => {
     await enterDemo(page, demo)
-    const id = await addHorse(page, demo, 'Dunlin')
+    const id = await addHorse(page, demo, { name: 'Dunlin' })
     const settled = Array.from({ length: 4 }, () => ({ step: 'settle-in-pen', rung: 4, grade: 0 }))
-    await keepDays(page, demo, id, [settled, settled, settled, settled])
+    await keepDays(page, demo, { horseId: id, days: [settled, settled, settled, settled] })
     const place = { name: 'Stone pen', suits: ['loose'], home: false, note: '', version: 0 }
     await page.request.put(`${demo.url}/api/v1/places/${crypto.randomUUID()}`, {
       headers: { origin: demo.url },

@@ -63,7 +63,7 @@ test('how well we judge is told by stage and handler, and how fast each horse le
 
 test('how a session was is kept with it, and tells its answers apart', async ({ page, demo }) => {
   await enterDemo(page, demo)
-  const horse = await addHorse(page, demo, 'Crake')
+  const horse = await addHorse(page, demo, { name: 'Crake' })
   await page.goto(`${demo.url}/before/${horse}`)
   await page.getByLabel('Weather').selectOption('wind')
   await page.getByText('What else is so today').click()
@@ -95,7 +95,7 @@ test('how a session was is kept with it, and tells its answers apart', async ({ 
       promised: expect.arrayContaining([expect.objectContaining({ step: 'settle-in-pen', side: 'none' })]),
     })
   // The next horse of the day begins with who watched, and not with the kit of this one.
-  const next = await addHorse(page, demo, 'Dabchick')
+  const next = await addHorse(page, demo, { name: 'Dabchick' })
   await page.goto(`${demo.url}/before/${next}`)
   await page.getByText('What else is so today').click()
   await expect(page.getByLabel('People watching')).toHaveValue('few')
@@ -120,20 +120,20 @@ test('a horse with no history, and one with nothing but recalled answers, has a 
   demo,
 }) => {
   await enterDemo(page, demo)
-  const untouched = await addHorse(page, demo, 'Eider')
+  const untouched = await addHorse(page, demo, { name: 'Eider' })
   await page.goto(`${demo.url}/horses/${untouched}/reading`)
   await expect(page.getByText(/^No track has eight answers on two days yet/)).toBeVisible()
   await expect(page.getByText('How fast it learns is not known: nothing was asked yet.')).toBeVisible()
   await expect(page.getByText('No first ask has been predicted yet.')).toBeVisible()
 
-  const recalled = await addHorse(page, demo, 'Fulmar')
+  const recalled = await addHorse(page, demo, { name: 'Fulmar' })
   const five = Array.from({ length: 5 }, () => ({
     step: 'settle-in-pen',
     rung: 4,
     recalled: true,
     calm: null,
   }))
-  await keepDays(page, demo, recalled, [five, five, five])
+  await keepDays(page, demo, { horseId: recalled, days: [five, five, five] })
   await page.goto(`${demo.url}/horses/${recalled}/reading`)
   await expect(page.getByText(/^Of 1 track with answers enough/)).toBeVisible()
   await expect(page.getByText(/^Of 3 first asks/)).toBeVisible()
@@ -145,7 +145,7 @@ test('a horse with no history, and one with nothing but recalled answers, has a 
 test('twenty thousand answers are read in the end', async ({ page, demo }) => {
   test.setTimeout(300_000)
   await enterDemo(page, demo)
-  const horse = await addHorse(page, demo, 'Gadwall')
+  const horse = await addHorse(page, demo, { name: 'Gadwall' })
   const steps = ['settle-in-pen', 'face-up', 'step-back', 'lead-up']
   const days = Array.from({ length: 200 }, (_, day) =>
     Array.from({ length: 100 }, (_, n) => ({
@@ -154,7 +154,7 @@ test('twenty thousand answers are read in the end', async ({ page, demo }) => {
       grade: (day + n) % 7 === 0 ? 3 : 1,
     })),
   )
-  await keepDays(page, demo, horse, days)
+  await keepDays(page, demo, { horseId: horse, days })
   await page.goto(`${demo.url}/horses/${horse}/reading`)
   await expect(page.getByText(/^Of 4 tracks with answers enough/)).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText(/^Of 800 first asks/)).toBeVisible({ timeout: 60_000 })

@@ -12,8 +12,11 @@ const copyAs = async (page: Page, demo: Product, name: string): Promise<void> =>
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 
-const editorOf = (demo: Product, school: string, part: string, step = ''): string =>
-  `${demo.url}/yard/schools/${school}/edit?part=${part}${step ? `&step=${step}` : ''}`
+const editorOf = (
+  demo: Product,
+  school: string,
+  { part, step = '' }: { part: string; step?: string },
+): string => `${demo.url}/yard/schools/${school}/edit?part=${part}${step ? `&step=${step}` : ''}`
 
 test('a school is copied, bent, looked at, saved, and a horse is moved over and back', async ({
   page,
@@ -21,7 +24,7 @@ test('a school is copied, bent, looked at, saved, and a horse is moved over and 
 }) => {
   const id = await enterDemo(page, demo)
   await copyAs(page, demo, 'Lake way')
-  await page.goto(editorOf(demo, 'lake-way', 'steps', 'bend'))
+  await page.goto(editorOf(demo, 'lake-way', { part: 'steps', step: 'bend' }))
   // A rung in, by keys to its place; one out; another required.
   await page.getByLabel('Words of a new rung').fill('an inch of the nose')
   await page.getByLabel('Words of a new rung').press('Enter')
@@ -48,13 +51,13 @@ test('a school is copied, bent, looked at, saved, and a horse is moved over and 
   await expect(page.getByText(/These wait for each other/)).toBeVisible()
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   // The law and the vet stay; the pace moves by keys; the graph tells the change.
-  await page.goto(editorOf(demo, 'lake-way', 'gates'))
+  await page.goto(editorOf(demo, 'lake-way', { part: 'gates' }))
   await page.getByText('First bit', { exact: false }).first().click()
   await expect(page.getByRole('checkbox', { name: /looked at the mouth/ }).first()).toBeDisabled()
-  await page.goto(editorOf(demo, 'lake-way', 'pace'))
+  await page.goto(editorOf(demo, 'lake-way', { part: 'pace' }))
   await page.getByRole('slider', { name: /“light” ends/ }).press('Shift+ArrowRight')
   await expect(page.getByText('light to 5 s', { exact: false })).toBeVisible()
-  await page.goto(editorOf(demo, 'lake-way', 'needs', 'bend'))
+  await page.goto(editorOf(demo, 'lake-way', { part: 'needs', step: 'bend' }))
   await expect(page.getByRole('button', { name: 'Bend', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -77,10 +80,10 @@ test('a school is copied, bent, looked at, saved, and a horse is moved over and 
 test('a made-up horse is worked through a school before and after a change', async ({ page, demo }) => {
   await enterDemo(page, demo)
   await copyAs(page, demo, 'Later way')
-  await page.goto(editorOf(demo, 'later-way', 'steps', 'halter-on'))
+  await page.goto(editorOf(demo, 'later-way', { part: 'steps', step: 'halter-on' }))
   await page.getByLabel('Name', { exact: true }).fill('Halter on, off and on')
   await page.getByLabel('Name', { exact: true }).press('Enter')
-  await page.goto(editorOf(demo, 'later-way', 'calendar'))
+  await page.goto(editorOf(demo, 'later-way', { part: 'calendar' }))
   await expect(page.getByText(/work day \d+/).first()).toBeVisible()
   await expect(page.getByText('The change moves no gate of a made-up horse.')).toBeVisible({
     timeout: 120_000,
@@ -94,7 +97,7 @@ test('two who change one school see both, and lose nothing', async ({ page, demo
   const other = await browser.newContext()
   const theirs = await other.newPage()
   await enterDemo(theirs, demo)
-  const url = editorOf(demo, 'shared-way', 'steps', 'poles')
+  const url = editorOf(demo, 'shared-way', { part: 'steps', step: 'poles' })
   for (const one of [page, theirs]) await one.goto(url)
   await theirs.getByLabel('Name', { exact: true }).fill('Poles on the ground')
   await theirs.getByLabel('Name', { exact: true }).press('Enter')
@@ -150,7 +153,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Back to the path' }).tap()
     await expect(page.getByRole('button', { name: 'Bend', exact: true })).toBeVisible()
     for (const part of ['steps&step=bend', 'gates', 'pace', 'needs', 'calendar']) {
-      await page.goto(editorOf(demo, 'pocket-way', part))
+      await page.goto(editorOf(demo, 'pocket-way', { part }))
       await page.getByRole('navigation', { name: 'Parts of the school' }).waitFor()
       const wide = await page.evaluate(() => document.documentElement.scrollWidth)
       expect([part, wide <= 390]).toEqual([part, true])

@@ -46,7 +46,7 @@ const enter = async (options) => {
   return { page, id: Object.fromEntries(rows.map(({ horse }) => [horse.name, horse.id])) }
 }
 
-const shoot = async (page, path, name, prepare = async () => undefined) => {
+const shoot = async (page, [path, name], prepare = async () => undefined) => {
   await page.goto(`${product.url}${path}`)
   await page.getByRole('main').waitFor()
   await page.getByText('Fetching …').waitFor({ state: 'detached' })

@@ -52,8 +52,7 @@ export const settleIn = async (page: Page, horses: number): Promise<void> => {
 export const keptOf = async (
   page: Page,
   { url }: Product,
-  horse: string,
-  step: string,
+  { horse, step }: { horse: string; step: string },
 ): Promise<readonly KeptAnswer[]> => {
   const reply = await page.request.get(`${url}/api/v1/horses/${horse}/steps/${step}/answers`)
   return ((await reply.json()) as { answers: KeptAnswer[] }).answers
@@ -85,7 +84,11 @@ export const entry = (
   },
 })
 
-export const session = (personId: string, horseId: string, id: string, startedAt: string) => ({
+export const session = (
+  personId: string,
+  horseId: string,
+  { id, startedAt }: { id: string; startedAt: string },
+) => ({
   id,
   personId,
   horseId,

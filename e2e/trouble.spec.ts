@@ -28,7 +28,7 @@ test('counters say what they count', async ({ page, demo }) => {
   for (const words of ['calendar days since it came', 'handling days', 'sessions'])
     await expect(page.getByText(words, { exact: true })).toBeVisible()
   await expect(page.getByRole('row').nth(1)).toBeVisible()
-  const untouched = await addHorse(page, demo, 'Tansy')
+  const untouched = await addHorse(page, demo, { name: 'Tansy' })
   await page.goto(`${demo.url}/horses/${untouched}/counts`)
   await expect(page.getByText(/Nothing was asked of Tansy yet/)).toBeVisible()
 })

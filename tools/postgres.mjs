@@ -67,7 +67,7 @@ const running = (data) => {
 
 const passwordOf = (folder) => readFileSync(join(folder, 'password'), 'utf8').trim()
 
-const initialise = (bin, folder, data, throwaway) => {
+const initialise = (bin, { folder, data, throwaway }) => {
   const args = ['-D', data, '-U', OWNER, '-E', 'UTF8', '--locale=C.UTF-8']
   if (throwaway) return runQuietly(join(bin, 'initdb'), [...args, '-A', 'trust', '-N'])
   const file = join(folder, 'password')
@@ -76,7 +76,7 @@ const initialise = (bin, folder, data, throwaway) => {
   runQuietly(join(bin, 'initdb'), [...args, '-A', 'scram-sha-256', `--pwfile=${file}`])
 }
 
-const launch = (bin, data, port, throwaway) => {
+const launch = (bin, { data, port, throwaway }) => {
   const options = ['-c', 'unix_socket_directories=', '-c', 'listen_addresses=127.0.0.1', '-p', String(port)]
   // Without waiting for the disk a killed process still loses nothing; only a machine that dies would.
   const fast = ['-c', 'fsync=off', '-c', 'full_page_writes=off']
@@ -120,10 +120,10 @@ export const startCluster = async (folder, { throwaway = false } = {}) => {
   const data = join(folder, 'data')
   makeFolder(folder)
   const isNew = !existsSync(join(data, 'PG_VERSION'))
-  if (isNew) initialise(bin, folder, data, throwaway)
+  if (isNew) initialise(bin, { folder, data, throwaway })
   const before = running(data)
   const port = before?.port ?? (await freePort())
-  if (!before) launch(bin, data, port, throwaway)
+  if (!before) launch(bin, { data, port, throwaway })
   await waitUntil(() => accepts(bin, port), 30, 'PostgreSQL did not start within 30 seconds.')
   const password = throwaway ? '' : `:${passwordOf(folder)}`
   const address = (database) => `postgres://${OWNER}${password}@127.0.0.1:${port}/${database}`
@@ -136,7 +136,7 @@ export const startCluster = async (folder, { throwaway = false } = {}) => {
   const pid = () => running(data)?.pid
   const restart = async () => {
     await stopRunning(data)
-    launch(bin, data, port, throwaway)
+    launch(bin, { data, port, throwaway })
     await waitUntil(() => accepts(bin, port), 30, 'PostgreSQL did not start again within 30 seconds.')
   }
   return { url: address(DATABASE), address, port, pid, restart, stop: () => stopRunning(data) }

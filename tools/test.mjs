@@ -10,7 +10,7 @@ import { CannotGoOn, runMain, say } from './say.mjs'
 
 const bin = (name) => join(ROOT, 'node_modules/.bin', name)
 
-const run = (title, command, args, env = {}) =>
+const run = (title, [command, ...args], env = {}) =>
   new Promise((resolve) => {
     say(`\n— ${title}`)
     const child = spawn(command, args, {
@@ -22,8 +22,8 @@ const run = (title, command, args, env = {}) =>
     child.once('error', () => resolve(false))
   })
 
-const check = async (title, command, args) => {
-  const passed = await run(title, command, args)
+const check = async (title, command) => {
+  const passed = await run(title, command)
   return { passed: passed ? 1 : 0, failed: passed ? 0 : 1, skipped: 0 }
 }
 
@@ -36,7 +36,8 @@ const readJson = (file) => {
 }
 
 const unit = async (report, projects = []) => {
-  const ok = await run('unit, property and API tests', bin('vitest'), [
+  const ok = await run('unit, property and API tests', [
+    bin('vitest'),
     'run',
     ...projects.flatMap((name) => ['--project', name]),
     '--reporter=default',
@@ -50,16 +51,25 @@ const unit = async (report, projects = []) => {
   return { passed, failed: ok ? failed : Math.max(1, failed), skipped }
 }
 
+/** The tests of a suite that passed only when they were tried again. */
+const flakyIn = ({ specs = [], suites = [], file }) => [
+  ...specs
+    .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
+    .map(({ title }) => `${file}: ${title}`),
+  ...suites.flatMap(flakyIn),
+]
+
 const browser = async (report) => {
   const ok = await run(
     'the product in a browser',
-    bin('playwright'),
-    ['test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+    [bin('playwright'), 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
     { PLAYWRIGHT_JSON_OUTPUT_NAME: report },
   )
-  const stats = readJson(report)?.stats
+  const result = readJson(report)
+  const stats = result?.stats
   if (!stats) return { passed: 0, failed: 1, skipped: 0 }
   return {
+    flaky: result.suites.flatMap(flakyIn),
     passed: stats.expected + stats.flaky,
     failed: ok ? stats.unexpected : Math.max(1, stats.unexpected),
     skipped: stats.skipped,
@@ -70,6 +80,7 @@ const add = (a, b) => ({
   passed: a.passed + b.passed,
   failed: a.failed + b.failed,
   skipped: a.skipped + b.skipped,
+  flaky: [...(a.flaky ?? []), ...(b.flaky ?? [])],
 })
 
 const FOLDERS = ['core', 'contract', 'use-cases', 'device', 'server', 'web', 'stand-ins', 'demo', 'bench']
@@ -79,10 +90,10 @@ const WITH_TESTS = FOLDERS.filter((folder) => folder !== 'bench')
 /** The parts that can be asked for by name, beside each project of the unit tests. */
 const PARTS = {
   lint: [
-    () => check('lint', bin('eslint'), ['.']),
-    () => check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-    () => check('arrows', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...FOLDERS]),
-    () => check('types', process.execPath, ['tools/types.mjs']),
+    () => check('lint', [bin('eslint'), '.']),
+    () => check('format', [bin('prettier'), '--check', '--log-level', 'warn', '.']),
+    () => check('arrows', [bin('depcruise'), '--config', '.dependency-cruiser.cjs', ...FOLDERS]),
+    () => check('types', [process.execPath, 'tools/types.mjs']),
   ],
   unit: [(folder) => unit(join(folder, 'unit.json'))],
   e2e: [(folder) => browser(join(folder, 'browser.json'))],
@@ -107,6 +118,8 @@ await runMain(async () => {
   const results = []
   for (const part of parts) results.push(await part(folder))
   const total = results.reduce(add)
+  const flaky = total.flaky ?? []
+  if (flaky.length > 0) say(`\n${flaky.length} flaky, passed on a second try:\n  ${flaky.join('\n  ')}`)
   say(`\n${total.passed} passed, ${total.failed} failed, ${total.skipped} skipped`)
   process.exitCode = total.failed === 0 ? 0 : 1
 })

@@ -17,8 +17,7 @@ const PATIENCE_MS = 600_000
 export const inBrowser = async <T>(
   ownerUrl: string,
   signIn: { email: string; password: string },
-  viewport: { width: number; height: number },
-  work: (opened: Opened) => Promise<T>,
+  { viewport, work }: { viewport: { width: number; height: number }; work: (opened: Opened) => Promise<T> },
 ): Promise<T> => {
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     env: {

@@ -130,8 +130,11 @@ export const chartFigures = (
   ownerUrl: string,
   signIn: { email: string; password: string },
 ): Promise<readonly Figure[]> =>
-  inBrowser(ownerUrl, signIn, { width: 1280, height: 800 }, async (opened) => {
-    const composed = await composerTimes(opened)
-    const answers = await allToOneStep(ownerUrl, opened.horseId)
-    return [...composed, ...(await chartTimes(opened, answers))]
+  inBrowser(ownerUrl, signIn, {
+    viewport: { width: 1280, height: 800 },
+    work: async (opened) => {
+      const composed = await composerTimes(opened)
+      const answers = await allToOneStep(ownerUrl, opened.horseId)
+      return [...composed, ...(await chartTimes(opened, answers))]
+    },
   })

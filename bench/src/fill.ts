@@ -36,15 +36,13 @@ const withoutIndexes = async (client: pg.Client, work: () => Promise<void>): Pro
 export const fillYards = (
   client: pg.Client,
   yardIds: readonly string[],
-  size: Omit<Size, 'yards'>,
-  lastDay: string,
-): Promise<void> => withoutIndexes(client, () => fillRows(client, yardIds, size, lastDay))
+  { size, lastDay }: { size: Omit<Size, 'yards'>; lastDay: string },
+): Promise<void> => withoutIndexes(client, () => fillRows(client, yardIds, { size, lastDay }))
 
 const fillRows = async (
   client: pg.Client,
   yardIds: readonly string[],
-  { horses, answers }: Omit<Size, 'yards'>,
-  lastDay: string,
+  { size: { horses, answers }, lastDay }: { size: Omit<Size, 'yards'>; lastDay: string },
 ): Promise<void> => {
   const tracks = JSON.stringify(TRACKS)
   // The rows fit together by the way they are made: looking up each one's yard again would take half the time.

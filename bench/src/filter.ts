@@ -32,8 +32,7 @@ const NEGLIGIBLE = 1e-15
 const bareUpdate = (
   density: Float64Array,
   likelihood: Float64Array,
-  row: Float64Array,
-  out: Float64Array,
+  { row, out }: { row: Float64Array; out: Float64Array },
 ): void => {
   let sum = 0
   for (let i = 0; i < GRID.size; i++) sum += density[i]! * likelihood[i]!
@@ -55,16 +54,19 @@ export const filterFigures = (): readonly Figure[] => {
   const log = longLog(ANSWERS).map((answer) => ({ ...answer, day: '2026-05-01' }))
   const start = log
     .slice(0, 40)
-    .reduce<Belief>((b, a) => withAnswer(STANDARD_MODEL, ASK, b, a), freshBelief(STANDARD_MODEL))
+    .reduce<Belief>(
+      (b, a) => withAnswer(STANDARD_MODEL, ASK, { belief: b, answer: a }),
+      freshBelief(STANDARD_MODEL),
+    )
   // The bare loop works on densities that the filter comes to, so that neither has the easier ones.
   const met: Belief[] = []
   log.reduce<Belief>((belief, answer, i) => {
     if (i % 50 === 0) met.push(belief)
-    return withAnswer(STANDARD_MODEL, ASK, belief, answer)
+    return withAnswer(STANDARD_MODEL, ASK, { belief, answer })
   }, start)
   const filter = (): void => {
     let belief = start
-    for (const answer of log) belief = withAnswer(STANDARD_MODEL, ASK, belief, answer)
+    for (const answer of log) belief = withAnswer(STANDARD_MODEL, ASK, { belief, answer })
   }
   const row = Float64Array.from({ length: BAND }, () => 1 / BAND)
   const likelihood = Float64Array.from({ length: GRID.size }, (_, i) => 0.5 + i / (2 * GRID.size))
@@ -72,8 +74,8 @@ export const filterFigures = (): readonly Figure[] => {
   const bare = (): void => {
     for (let n = 0; n < ANSWERS; n++) {
       const { ability, calm } = met[n % met.length]!
-      bareUpdate(ability, likelihood, row, out)
-      bareUpdate(calm, likelihood, row, out)
+      bareUpdate(ability, likelihood, { row, out })
+      bareUpdate(calm, likelihood, { row, out })
     }
   }
   filter()
@@ -87,7 +89,7 @@ export const filterFigures = (): readonly Figure[] => {
 
 const recordOf = (answers: number): TrackRecord =>
   longLog(answers).reduce(
-    (record, answer) => recordWith(STANDARD_MODEL, ASK, record, answer),
+    (record, answer) => recordWith(STANDARD_MODEL, ASK, { record, answer }),
     freshRecord(STANDARD_MODEL),
   )
 
@@ -97,7 +99,7 @@ export const oneMoreFigures = (): readonly Figure[] => {
   const long = recordOf(10_000)
   const more = { ...longLog(1)[0]!, day: '2060-01-01' }
   const repeat = (record: TrackRecord) => (): void => {
-    for (let i = 0; i < 400; i++) recordWith(STANDARD_MODEL, ASK, record, more)
+    for (let i = 0; i < 400; i++) recordWith(STANDARD_MODEL, ASK, { record, answer: more })
   }
   repeat(short)()
   repeat(long)()

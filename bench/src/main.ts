@@ -94,7 +94,7 @@ if (
   await client.connect()
   const yardId = await firstYard(client)
   say(`Filling ${horses} horses with ${horses * answers} answers …`)
-  await fillYards(client, [yardId], { horses, answers }, '2026-05-13')
+  await fillYards(client, [yardId], { size: { horses, answers }, lastDay: '2026-05-13' })
   say('Rebuilding on two threads …')
   const began = performance.now()
   const done = spawnSync(process.execPath, ['server/dist/rebuild.js'], {
@@ -118,13 +118,16 @@ if (
   }
   if (parts.has('line')) {
     say('Reading Lines …')
-    const alone = await lineTimes(ownerUrl, SIGN_IN, NOW, 150)
+    const alone = await lineTimes(ownerUrl, SIGN_IN, { now: NOW, reads: 150 })
     add(...lineFigures(alone, `${horses} horses`))
     if (parts.has('yards')) {
       const count = Number(values.yards)
       say(`Filling ${count} more yards of 20 000 answers …`)
-      await fillYards(client, await otherYards(client, count), { horses: 10, answers: 2_000 }, '2026-05-13')
-      const among = await lineTimes(ownerUrl, SIGN_IN, NOW, 150)
+      await fillYards(client, await otherYards(client, count), {
+        size: { horses: 10, answers: 2_000 },
+        lastDay: '2026-05-13',
+      })
+      const among = await lineTimes(ownerUrl, SIGN_IN, { now: NOW, reads: 150 })
       add(...lineFigures(among, `among ${count} yards`))
       add({
         name: `Line, later reads, among ${count} yards to alone: p95`,

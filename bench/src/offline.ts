@@ -96,4 +96,5 @@ const withoutSignal = async ({ page, address, horseId }: Opened): Promise<readon
 export const offlineFigures = (
   ownerUrl: string,
   signIn: { email: string; password: string },
-): Promise<readonly Figure[]> => inBrowser(ownerUrl, signIn, { width: 390, height: 844 }, withoutSignal)
+): Promise<readonly Figure[]> =>
+  inBrowser(ownerUrl, signIn, { viewport: { width: 390, height: 844 }, work: withoutSignal })

@@ -38,4 +38,5 @@ const openLine = async ({ page, address, horseId }: Opened): Promise<readonly Fi
 export const pageFigures = (
   ownerUrl: string,
   signIn: { email: string; password: string },
-): Promise<readonly Figure[]> => inBrowser(ownerUrl, signIn, { width: 1280, height: 800 }, openLine)
+): Promise<readonly Figure[]> =>
+  inBrowser(ownerUrl, signIn, { viewport: { width: 1280, height: 800 }, work: openLine })

@@ -50,8 +50,7 @@ export interface Served {
 export const served = async <T>(
   ownerUrl: string,
   signIn: { email: string; password: string },
-  now: Date,
-  work: (served: Served) => Promise<T>,
+  { now, work }: { now: Date; work: (served: Served) => Promise<T> },
 ): Promise<T> => {
   const pool = makePool(appUrl(ownerUrl))
   const recorder = recording(pool)

@@ -127,4 +127,5 @@ const tapAnswers = async ({ page, address, horseId }: Opened): Promise<readonly 
 export const tapFigures = (
   ownerUrl: string,
   signIn: { email: string; password: string },
-): Promise<readonly Figure[]> => inBrowser(ownerUrl, signIn, { width: 390, height: 844 }, tapAnswers)
+): Promise<readonly Figure[]> =>
+  inBrowser(ownerUrl, signIn, { viewport: { width: 390, height: 844 }, work: tapAnswers })

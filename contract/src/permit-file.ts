@@ -119,8 +119,7 @@ interface Fault {
 const rungFault = (
   program: Program,
   key: string | null,
-  rung: number | null,
-  path: readonly (string | number)[],
+  { rung, path }: { rung: number | null; path: readonly (string | number)[] },
 ): Fault[] => {
   if (key === null) return []
   const step = stepOf(program, key)
@@ -144,10 +143,10 @@ const faultsIn = (file: File, program: Program): Fault[] => {
       ...(born !== null && day < born
         ? [{ path: ['incidents', i, 'on'], message: 'This day is before the horse was born.' }]
         : []),
-      ...rungFault(program, step, rung, ['incidents', i]),
+      ...rungFault(program, step, { rung, path: ['incidents', i] }),
     ]),
-    ...file.answers.flatMap(({ step, rung }, i) => rungFault(program, step, rung, ['answers', i])),
-    ...file.asks.flatMap(({ step, rung }, i) => rungFault(program, step, rung, ['asks', i])),
+    ...file.answers.flatMap(({ step, rung }, i) => rungFault(program, step, { rung, path: ['answers', i] })),
+    ...file.asks.flatMap(({ step, rung }, i) => rungFault(program, step, { rung, path: ['asks', i] })),
   ]
 }
 

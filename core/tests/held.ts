@@ -8,7 +8,7 @@ const PLACES = [1, 2, 3, 4, 5] as const
 
 const sidesOf = (step: Step): readonly Side[] => (step.sided ? ['left', 'right'] : ['none'])
 
-const onDay = (step: Step, day: Day, rung: number, grade: Grade): TrackedAnswer[] =>
+const onDay = (step: Step, day: Day, { rung, grade }: { rung: number; grade: Grade }): TrackedAnswer[] =>
   sidesOf(step).flatMap((side) =>
     PLACES.map((place) => ({
       ...PLAIN,
@@ -49,15 +49,15 @@ export const heldLog = ({
 }: HeldWays): TrackedAnswer[] => {
   const steps = program.steps.filter(({ key }) => !without.includes(key))
   return Array.from({ length: days }, (_, i) => addDays(lastDay, 2 * (i - days + 1))).flatMap((day) => [
-    ...steps.flatMap((step) => onDay(step, day, step.requiredRung, grade)),
+    ...steps.flatMap((step) => onDay(step, day, { rung: step.requiredRung, grade })),
     ...steps
       .filter((step) => step.rungs.length > step.requiredRung && !notBeyond.includes(step.key))
-      .flatMap((step) => onDay(step, day, step.rungs.length, grade)),
+      .flatMap((step) => onDay(step, day, { rung: step.rungs.length, grade })),
   ])
 }
 
 export const viewsFrom = (log: readonly TrackedAnswer[], on: Day, program: Program = FEET_FIRST): Views =>
-  viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, log), on)
+  viewsOf(STANDARD_MODEL, program, { records: replayHorse(STANDARD_MODEL, program, log), on })
 
 export const ALL_CONFIRMED: readonly Confirmation[] = [
   'helper',

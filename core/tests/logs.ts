@@ -30,7 +30,7 @@ export const light = (calm: Calm = 0, grade: Grade = 1): Partial<Answer> => ({ g
 export const ASK: JudgedStep = { kind: 'ask', requiredRung: 3, allRound: false }
 
 export const judged = (answers: readonly Answer[], on: string, step: JudgedStep = ASK): TrackView =>
-  judge(STANDARD_MODEL, step, replay(STANDARD_MODEL, step, answers).record, on)
+  judge(STANDARD_MODEL, step, { record: replay(STANDARD_MODEL, step, { answers }).record, on })
 
 /** Draws from [0, 1) with a fixed seed. */
 export const seeded = (seed: number): (() => number) => {

@@ -34,8 +34,7 @@ const EASY: Nature = {
 export const workedHorse = (
   seed: number,
   path: PathWork,
-  nature: Partial<Nature> = {},
-  program: Program = FEET_FIRST,
+  { nature = {}, program = FEET_FIRST }: { nature?: Partial<Nature>; program?: Program } = {},
 ): WorkedHorse => {
   const draw = seeded(seed)
   const records = new Map<TrackKey, TrackRecord>()
@@ -45,13 +44,13 @@ export const workedHorse = (
     const worked = workThrough(horse, work, draw)
     horse = worked.horse
     for (const answer of worked.answers)
-      recordsWith(STANDARD_MODEL, program, records, { ...PLAIN, ...answer, day: work.day })
+      recordsWith(STANDARD_MODEL, program, { records, answer: { ...PLAIN, ...answer, day: work.day } })
   }
   const lastDay = days.at(-1)!
   return {
     horse,
     records,
     lastDay,
-    viewsOn: (day = lastDay) => viewsOf(STANDARD_MODEL, program, records, day),
+    viewsOn: (day = lastDay) => viewsOf(STANDARD_MODEL, program, { records, on: day }),
   }
 }

@@ -40,19 +40,22 @@ export const historyOf = (
   const records = new Map<TrackKey, TrackRecord>()
   let simulated = newcomer(program, horse.nature)
   const planFor = (day: Day): DayOfWork =>
-    plainDay(program, viewsOf(STANDARD_MODEL, program, records, day), factsOn(horse, day), day)
+    plainDay(program, viewsOf(STANDARD_MODEL, program, { records, on: day }), {
+      facts: factsOn(horse, day),
+      on: day,
+    })
   const session = (work: DayOfWork): DemoSession => {
     const worked = workThrough(simulated, work, draw)
     simulated = worked.horse
     for (const answer of worked.answers)
-      recordsWith(STANDARD_MODEL, program, records, { ...PLAIN, ...answer, day: work.day })
+      recordsWith(STANDARD_MODEL, program, { records, answer: { ...PLAIN, ...answer, day: work.day } })
     return { day: work.day, answers: worked.answers }
   }
   return horse.spells.flatMap(({ work, every, endsBefore, changed }) => {
     if (changed) simulated = changedBy(simulated, changed)
     if ('sessions' in work)
-      return workDays(today, work.sessions, every, endsBefore).map((day) => session(planFor(day)))
-    const days = workDays(today, sessionsFor(program, work), every, endsBefore)
+      return workDays(today, work.sessions, { every, endsBefore }).map((day) => session(planFor(day)))
+    const days = workDays(today, sessionsFor(program, work), { every, endsBefore })
     return pathWork(program, work, days).map(session)
   })
 }

@@ -34,10 +34,17 @@ interface SessionItems {
 const itemsOf = (
   horseId: string,
   session: DemoSession,
-  order: number,
-  makeId: (at: number) => string,
-  program: Program,
-  told: { readonly circumstances: Circumstances; readonly promised: readonly PromisedAsk[] },
+  {
+    order,
+    makeId,
+    program,
+    told,
+  }: {
+    order: number
+    makeId: (at: number) => string
+    program: Program
+    told: { readonly circumstances: Circumstances; readonly promised: readonly PromisedAsk[] }
+  },
 ): SessionItems => {
   const start = startOf(session.day, order)
   const sessionId = makeId(start)
@@ -147,7 +154,11 @@ const helperOf = async (starter: Api, address: string, me: Me): Promise<Api> => 
   return helper
 }
 
-const loadHorse = async (hands: Hands, horse: DemoHorse, order: number, me: Me): Promise<void> => {
+const loadHorse = async (
+  hands: Hands,
+  horse: DemoHorse,
+  { order, me }: { order: number; me: Me },
+): Promise<void> => {
   const api = hands.starter
   const makeId = idMaker(horse.seed)
   const horseId = makeId(startOf(horse.form.arrived, order))
@@ -159,9 +170,14 @@ const loadHorse = async (hands: Hands, horse: DemoHorse, order: number, me: Me):
   const program = SCHOOLS.find(({ school }) => school === horse.school)!
   const history = historyOf(horse, me.today, program)
   const sessions = history.map((session, nth) =>
-    itemsOf(horseId, session, order, makeId, program, {
-      circumstances: circumstancesOf(session.day, me.today, horse.seed),
-      promised: promisedBy(history, nth),
+    itemsOf(horseId, session, {
+      order,
+      makeId,
+      program,
+      told: {
+        circumstances: circumstancesOf(session.day, me.today, horse.seed),
+        promised: promisedBy(history, nth),
+      },
     }),
   )
   await loadSessions(hands, sessions, me)
@@ -199,5 +215,5 @@ export const loadDemo = async (address: string, say: (text: string) => void): Pr
   for (const place of DEMO_PLACES)
     await api.ask('PUT', `/places/${makeId(startOf(me.today, 0))}`, { ...place, version: 0 })
   const hands = { starter: api, helper: await helperOf(api, address, me) }
-  for (const [order, horse] of horses.entries()) await loadHorse(hands, horse, order, me)
+  for (const [order, horse] of horses.entries()) await loadHorse(hands, horse, { order, me })
 }

@@ -28,7 +28,10 @@ const toldOf = (horse: DemoHorse, today: string): Told => {
   const answers = historyOf(horse, today).flatMap(({ day, answers }) =>
     answers.map((answer) => ({ ...PLAIN, ...answer, day })),
   )
-  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), today)
+  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, {
+    records: replayHorse(STANDARD_MODEL, FEET_FIRST, answers),
+    on: today,
+  })
   const { born } = horse.form
   const facts: Facts = {
     ...NO_FACTS,
@@ -37,7 +40,7 @@ const toldOf = (horse: DemoHorse, today: string): Told => {
     incidents: horse.incidents,
     handOver: horse.handOver,
   }
-  const verdicts = gateVerdicts(FEET_FIRST, views, facts, today)
+  const verdicts = gateVerdicts(FEET_FIRST, views, { facts, on: today })
   return { views, facts, verdicts: new Map(verdicts.map(({ gate, verdict }) => [gate, verdict])) }
 }
 
@@ -69,7 +72,7 @@ describe.each(['2026-05-14', '2027-02-28'])('the demo yard told from %s', (today
 
   it('has Teal, a yearling in a short handling block', () => {
     const { views, facts } = told('Teal')
-    const plan = planSession(FEET_FIRST, views, facts, today)
+    const plan = planSession(FEET_FIRST, views, { facts, on: today })
     expect(plan.minutes).toBeLessThanOrEqual(15)
     expect(count(states(told('Teal')), 'new')).toBeGreaterThan(100)
   })
@@ -110,13 +113,13 @@ describe.each(['2026-05-14', '2027-02-28'])('the demo yard told from %s', (today
     expect(told('Curlew').views.get('ride-go-stop/none')!.answers).toBeGreaterThan(4)
     expect(['go', 'check-first', 'not-yet']).toContain(told('Curlew').verdicts.get('hand-over'))
     const { views, facts } = told('Curlew')
-    const { bursts } = planSession(FEET_FIRST, views, facts, today)
+    const { bursts } = planSession(FEET_FIRST, views, { facts, on: today })
     expect(bursts.map(({ step }) => step)).toEqual(expect.arrayContaining(['saddle-on', 'saddle-move']))
   })
 
   it('has Yarrow on a veterinary hold', () => {
     const { views, facts } = told('Yarrow')
-    expect(planSession(FEET_FIRST, views, facts, today).rests).toBe(true)
+    expect(planSession(FEET_FIRST, views, { facts, on: today }).rests).toBe(true)
     expect(noticesOf({ program: FEET_FIRST, views, facts, on: today })[0]).toMatchObject({
       tone: 'stop',
       about: 'veterinary-hold',

@@ -85,28 +85,26 @@ const bookOf = (today: Day) => {
   const look = (
     kind: BodyOf<'putCheck'>['kind'],
     days: number,
-    note = '',
     change: Partial<BodyOf<'putCheck'>> = {},
-  ): BodyOf<'putCheck'> => ({ kind, on: ago(days), until: null, passed: true, note, ...change })
+  ): BodyOf<'putCheck'> => ({ kind, on: ago(days), until: null, passed: true, note: '', ...change })
   return {
     ago,
     look,
     block: (
       kind: DemoBlock['kind'],
-      days: number,
-      untilAgo: number | null = null,
+      [days, untilAgo]: readonly [days: number, untilAgo?: number],
       words: Partial<Pick<DemoBlock, 'worries' | 'reward' | 'note'>> = {},
     ): DemoBlock => ({
       kind,
       from: ago(days),
-      until: untilAgo === null ? null : ago(untilAgo),
+      until: untilAgo === undefined ? null : ago(untilAgo),
       worries: '',
       reward: '',
       note: '',
       ...words,
     }),
     hold: (days: number, untilIn: number, note: string) =>
-      look('veterinary-hold', days, note, { passed: false, until: ago(-untilIn) }),
+      look('veterinary-hold', days, { note, passed: false, until: ago(-untilIn) }),
   }
 }
 
@@ -119,9 +117,15 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
   const horse = (
     seed: number,
     form: Told,
-    ways: Ways,
-    spells: readonly Spell[],
-    records: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school' | 'blocks'>> = {},
+    {
+      ways,
+      spells,
+      records = {},
+    }: {
+      ways: Ways
+      spells: readonly Spell[]
+      records?: Partial<Pick<DemoHorse, 'checks' | 'incidents' | 'handOver' | 'school' | 'blocks'>>
+    },
   ): DemoHorse => {
     const { months, arrivedAgo, ...rest } = form
     const born = rest.estimate ? null : monthsBefore(today, months)
@@ -134,7 +138,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
       checks: [],
       incidents: [],
       handOver: [],
-      blocks: [block('start', arrivedAgo)],
+      blocks: [block('start', [arrivedAgo])],
       ...records,
     }
   }
@@ -152,15 +156,17 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: false,
         arrivedAgo: 190,
       },
-      { speed: 0.4, ability: 2.5, calm: 1.8, stiffer: { side: 'right', by: 2.3 } },
-      [{ work: { upTo: 'weight-in-stirrup', without: SKIPPED }, every: 2, endsBefore: 1 }],
       {
-        checks: [
-          look('mouth', 90, 'Wolf teeth out in spring, healed'),
-          look('saddle', 40, 'Old tree, fits with a thin pad'),
-          look('feet', 38),
-          look('worming', 60, '', { until: ago(-30) }),
-        ],
+        ways: { speed: 0.4, ability: 2.5, calm: 1.8, stiffer: { side: 'right', by: 2.3 } },
+        spells: [{ work: { upTo: 'weight-in-stirrup', without: SKIPPED }, every: 2, endsBefore: 1 }],
+        records: {
+          checks: [
+            look('mouth', 90, { note: 'Wolf teeth out in spring, healed' }),
+            look('saddle', 40, { note: 'Old tree, fits with a thin pad' }),
+            look('feet', 38),
+            look('worming', 60, { until: ago(-30) }),
+          ],
+        },
       },
     ),
     horse(
@@ -176,26 +182,28 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         arrivedAgo: 96,
       },
       {
-        speed: 0.55,
-        ability: 2.4,
-        calm: 1.6,
-        stiffer: { side: 'left', by: 0.2 },
-        troubles: { load: 5.5, gap: 1 },
-      },
-      [{ work: { upTo: 'load', without: SKIPPED }, every: 2, endsBefore: 1 }],
-      {
-        checks: [look('feet', 44), look('mouth', 80)],
-        incidents: [
-          {
-            kind: 'pull-back',
-            on: ago(23),
-            step: 'tie',
-            side: null,
-            where: 'Rail by the gate',
-            before: 'A trailer was let down beside her',
-            after: 'The collar held, she stood again after a minute',
-          },
-        ],
+        ways: {
+          speed: 0.55,
+          ability: 2.4,
+          calm: 1.6,
+          stiffer: { side: 'left', by: 0.2 },
+          troubles: { load: 5.5, gap: 1 },
+        },
+        spells: [{ work: { upTo: 'load', without: SKIPPED }, every: 2, endsBefore: 1 }],
+        records: {
+          checks: [look('feet', 44), look('mouth', 80)],
+          incidents: [
+            {
+              kind: 'pull-back',
+              on: ago(23),
+              step: 'tie',
+              side: null,
+              where: 'Rail by the gate',
+              before: 'A trailer was let down beside her',
+              after: 'The collar held, she stood again after a minute',
+            },
+          ],
+        },
       },
     ),
     horse(
@@ -211,14 +219,16 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 130,
       },
-      { speed: 0.55, ability: 2.9, calm: 2.2 },
-      [{ work: { upTo: 'drive-on-bit', without: SKIPPED }, every: 2, endsBefore: 3 }],
       {
-        checks: [
-          look('mouth', 100, 'Wore a bit for a year, no sharp edges'),
-          look('feet', 20),
-          look('worming', 20),
-        ],
+        ways: { speed: 0.55, ability: 2.9, calm: 2.2 },
+        spells: [{ work: { upTo: 'drive-on-bit', without: SKIPPED }, every: 2, endsBefore: 3 }],
+        records: {
+          checks: [
+            look('mouth', 100, { note: 'Wore a bit for a year, no sharp edges' }),
+            look('feet', 20),
+            look('worming', 20),
+          ],
+        },
       },
     ),
     horse(
@@ -233,32 +243,34 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 960,
       },
-      { speed: 0.55, ability: 2.8, calm: 2 },
-      [
-        {
-          work: { upTo: 'led-ride', without: [...SKIPPED, 'drive', 'drive-on-bit'] },
-          every: 2,
-          endsBefore: 745,
-        },
-        { work: { sessions: 4 }, every: 2, endsBefore: 1, changed: { ability: 0.3, calm: 0.2 } },
-      ],
       {
-        checks: [
-          look('mouth', 12),
-          look('saddle', 800, 'The old saddle; she has changed since'),
-          look('feet', 12),
+        ways: { speed: 0.55, ability: 2.8, calm: 2 },
+        spells: [
+          {
+            work: { upTo: 'led-ride', without: [...SKIPPED, 'drive', 'drive-on-bit'] },
+            every: 2,
+            endsBefore: 745,
+          },
+          { work: { sessions: 4 }, every: 2, endsBefore: 1, changed: { ability: 0.3, calm: 0.2 } },
         ],
-        blocks: [
-          block('start', 960, 745, {
-            worries: 'Plastic that flaps behind her.',
-            reward: 'Standing still with a rub between the eyes.',
-          }),
-          block('rest', 745, 8, {
-            reward: 'As before.',
-            note: 'In foal twice; the second weaned in spring.',
-          }),
-          block('restart', 8),
-        ],
+        records: {
+          checks: [
+            look('mouth', 12),
+            look('saddle', 800, { note: 'The old saddle; she has changed since' }),
+            look('feet', 12),
+          ],
+          blocks: [
+            block('start', [960, 745], {
+              worries: 'Plastic that flaps behind her.',
+              reward: 'Standing still with a rub between the eyes.',
+            }),
+            block('rest', [745, 8], {
+              reward: 'As before.',
+              note: 'In foal twice; the second weaned in spring.',
+            }),
+            block('restart', [8]),
+          ],
+        },
       },
     ),
     horse(
@@ -273,21 +285,23 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 52,
       },
-      { speed: 0.5, ability: 2.6, calm: -1.9, stiffer: { side: 'left', by: 0.3 } },
-      [{ work: { sessions: 16 }, every: 3, endsBefore: 2 }],
       {
-        checks: [look('feet', 50)],
-        incidents: [
-          {
-            kind: 'strike',
-            on: ago(11),
-            step: 'halter-on',
-            side: 'left',
-            where: 'Round pen, at the gate',
-            before: 'Mares were led past',
-            after: 'Stepped back behind the shoulder, began again smaller',
-          },
-        ],
+        ways: { speed: 0.5, ability: 2.6, calm: -1.9, stiffer: { side: 'left', by: 0.3 } },
+        spells: [{ work: { sessions: 16 }, every: 3, endsBefore: 2 }],
+        records: {
+          checks: [look('feet', 50)],
+          incidents: [
+            {
+              kind: 'strike',
+              on: ago(11),
+              step: 'halter-on',
+              side: 'left',
+              where: 'Round pen, at the gate',
+              before: 'Mares were led past',
+              after: 'Stepped back behind the shoulder, began again smaller',
+            },
+          ],
+        },
       },
     ),
     horse(
@@ -302,12 +316,14 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 80,
       },
-      { speed: 0.5, ability: 2.4, calm: 3 },
-      [
-        { work: { upTo: 'foot-front', without: SKIPPED }, every: 2, endsBefore: 20 },
-        { work: { sessions: 6 }, every: 3, endsBefore: 2, changed: { ability: -5, calm: 0.6 } },
-      ],
-      { checks: [look('feet', 30)] },
+      {
+        ways: { speed: 0.5, ability: 2.4, calm: 3 },
+        spells: [
+          { work: { upTo: 'foot-front', without: SKIPPED }, every: 2, endsBefore: 20 },
+          { work: { sessions: 6 }, every: 3, endsBefore: 2, changed: { ability: -5, calm: 0.6 } },
+        ],
+        records: { checks: [look('feet', 30)] },
+      },
     ),
     horse(
       43,
@@ -321,30 +337,32 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 240,
       },
-      { speed: 0.65, ability: 3.6, calm: 2.6 },
-      [
-        { work: { upTo: 'ride-perimeter', without: SKIPPED }, every: 2, endsBefore: 5 },
-        { work: { sessions: 3 }, every: 1, endsBefore: 1 },
-      ],
       {
-        checks: [
-          look('mouth', 200),
-          look('saddle', 30, 'Fitter came, widened by a size'),
-          look('feet', 25),
-          look('worming', 85, '', { until: ago(-5) }),
+        ways: { speed: 0.65, ability: 3.6, calm: 2.6 },
+        spells: [
+          { work: { upTo: 'ride-perimeter', without: SKIPPED }, every: 2, endsBefore: 5 },
+          { work: { sessions: 3 }, every: 1, endsBefore: 1 },
         ],
-        incidents: [
-          {
-            kind: 'bolt',
-            on: ago(48),
-            step: 'strange-places',
-            side: null,
-            where: 'Track by the mill',
-            before: 'Hens came out under the hedge',
-            after: 'Ran ten metres on the line, came round, walked past twice',
-          },
-        ],
-        handOver: ['lead-up', 'tie', 'foot-front', 'foot-hind', 'load', 'strange-places'],
+        records: {
+          checks: [
+            look('mouth', 200),
+            look('saddle', 30, { note: 'Fitter came, widened by a size' }),
+            look('feet', 25),
+            look('worming', 85, { until: ago(-5) }),
+          ],
+          incidents: [
+            {
+              kind: 'bolt',
+              on: ago(48),
+              step: 'strange-places',
+              side: null,
+              where: 'Track by the mill',
+              before: 'Hens came out under the hedge',
+              after: 'Ran ten metres on the line, came round, walked past twice',
+            },
+          ],
+          handOver: ['lead-up', 'tie', 'foot-front', 'foot-hind', 'load', 'strange-places'],
+        },
       },
     ),
     horse(
@@ -359,13 +377,15 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: true,
         arrivedAgo: 70,
       },
-      { speed: 0.5, ability: 1.8, calm: 1.2 },
-      [{ work: { sessions: 20 }, every: 2, endsBefore: 9 }],
       {
-        checks: [
-          hold(8, 12, 'Lame off fore, abscess opened'),
-          look('feet', 8, 'The farrier found it', { passed: false }),
-        ],
+        ways: { speed: 0.5, ability: 1.8, calm: 1.2 },
+        spells: [{ work: { sessions: 20 }, every: 2, endsBefore: 9 }],
+        records: {
+          checks: [
+            hold(8, 12, 'Lame off fore, abscess opened'),
+            look('feet', 8, { note: 'The farrier found it', passed: false }),
+          ],
+        },
       },
     ),
     horse(
@@ -380,11 +400,13 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: false,
         arrivedAgo: 17,
       },
-      { speed: 0.45, ability: 1.2, calm: 1 },
-      [{ work: { sessions: 7 }, every: 2, endsBefore: 1 }],
       {
-        checks: [look('worming', 16), look('feet', 15, 'Trimmed, stood well enough')],
-        blocks: [block('handling', 17)],
+        ways: { speed: 0.45, ability: 1.2, calm: 1 },
+        spells: [{ work: { sessions: 7 }, every: 2, endsBefore: 1 }],
+        records: {
+          checks: [look('worming', 16), look('feet', 15, { note: 'Trimmed, stood well enough' })],
+          blocks: [block('handling', [17])],
+        },
       },
     ),
     horse(
@@ -401,9 +423,11 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         handled: false,
         arrivedAgo: 2,
       },
-      { speed: 0.35, ability: 0, calm: -0.3 },
-      [],
-      { school: 'stand-first', blocks: [block('handling', 2)] },
+      {
+        ways: { speed: 0.35, ability: 0, calm: -0.3 },
+        spells: [],
+        records: { school: 'stand-first', blocks: [block('handling', [2])] },
+      },
     ),
   ]
 }

@@ -34,8 +34,7 @@ export type CarryOutcome = 'new' | 'known' | 'away'
 export const carryHorse = async (
   personId: string,
   horseId: string,
-  ask: AskCarry,
-  now: number,
+  { ask, now }: { ask: AskCarry; now: number },
 ): Promise<CarryOutcome> => {
   const found = await device.carried.get([personId, horseId])
   const known = isWhole(found) ? found : undefined

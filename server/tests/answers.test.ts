@@ -26,7 +26,7 @@ const threeDays = (horseId: string) =>
   ['2026-05-09', '2026-05-11', '2026-05-13'].flatMap((day) => {
     const session = sessionItem(horseId, `${day}T07:00:00Z`)
     const answers = [1, 2, 3, 4, 5].map((n) =>
-      answerItem(horseId, session.session.id, `${day}T07:0${n}:00Z`, { calm: 1 }),
+      answerItem(horseId, session.session.id, { at: `${day}T07:0${n}:00Z`, change: { calm: 1 } }),
     )
     return [session, ...answers]
   })
@@ -58,10 +58,13 @@ describe('answers', () => {
     await send(items)
     const before = track(await lineOf(horse), 'settle-in-pen')
     const last = items.at(-1) as ReturnType<typeof answerItem>
-    const mended = answerItem(horse, last.answer.sessionId, last.answer.at, {
-      grade: 4,
-      calm: 2,
-      replaces: last.answer.id,
+    const mended = answerItem(horse, last.answer.sessionId, {
+      at: last.answer.at,
+      change: {
+        grade: 4,
+        calm: 2,
+        replaces: last.answer.id,
+      },
     })
     await send([voidItem(last.answer.id, clock.iso), mended])
     const after = track(await lineOf(horse), 'settle-in-pen')
@@ -83,7 +86,7 @@ describe('answers', () => {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, '2026-05-14T08:00:00Z')
     const at = '2026-05-14T08:05:00Z'
-    const of = (change: Record<string, unknown>) => answerItem(horse, session.session.id, at, change)
+    const of = (change: Record<string, unknown>) => answerItem(horse, session.session.id, { at, change })
     const { body } = await send([
       session,
       of({ rung: 9 }),
@@ -122,7 +125,7 @@ describe('answers', () => {
     const horse = await addHorse(yard.starter)
     // The phone is two days slow; it sends at once.
     const session = sessionItem(horse, '2026-05-12T09:00:00Z')
-    const items = [session, answerItem(horse, session.session.id, '2026-05-12T09:00:00Z')]
+    const items = [session, answerItem(horse, session.session.id, { at: '2026-05-12T09:00:00Z' })]
     await sendBatch(yard.starter, items, '2026-05-12T09:00:00Z')
     expect(track(await lineOf(horse), 'settle-in-pen').lastDay).toBe('2026-05-14')
   })
@@ -130,7 +133,7 @@ describe('answers', () => {
   it('count for the yard’s own calendar day', async () => {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, '2026-05-13T22:30:00Z')
-    await send([session, answerItem(horse, session.session.id, '2026-05-13T22:30:00Z')])
+    await send([session, answerItem(horse, session.session.id, { at: '2026-05-13T22:30:00Z' })])
     // 22:30 in Greenwich is half past midnight of the next day in Oslo.
     expect(track(await lineOf(horse), 'settle-in-pen').lastDay).toBe('2026-05-14')
   })
@@ -162,7 +165,10 @@ describe('any order of the same answers', () => {
           const sided = one.step.startsWith('foot') ? side : 'none'
           return {
             voided,
-            item: answerItem(horse, session.session.id, at, { ...one, side: sided, rung: 1 + (i % 3) }),
+            item: answerItem(horse, session.session.id, {
+              at,
+              change: { ...one, side: sided, rung: 1 + (i % 3) },
+            }),
           }
         })
         const sent = [...items].sort(
@@ -179,7 +185,7 @@ describe('any order of the same answers', () => {
           .map(({ item }) => toTracked(item.answer as unknown as Parameters<typeof toTracked>[0]))
           .sort((a, b) => a.at.localeCompare(b.at))
         const records = replayHorse(STANDARD_MODEL, FEET_FIRST, standing)
-        const expected = viewsOf(STANDARD_MODEL, FEET_FIRST, records, '2026-05-14')
+        const expected = viewsOf(STANDARD_MODEL, FEET_FIRST, { records, on: '2026-05-14' })
         const line = await lineOf(horse)
         for (const { step, side, view } of line.tracks) {
           const own = expected.get(`${step}/${side}`)!
@@ -236,8 +242,8 @@ describe('a session', () => {
     await send([
       one,
       two,
-      answerItem(horse, one.session.id, '2026-05-14T07:05:00Z'),
-      answerItem(horse, two.session.id, '2026-05-14T07:04:00Z'),
+      answerItem(horse, one.session.id, { at: '2026-05-14T07:05:00Z' }),
+      answerItem(horse, two.session.id, { at: '2026-05-14T07:04:00Z' }),
     ])
     const { body } = await yard.starter.get<{ sessions: Session[] }>(`/sessions?horseId=${horse}`)
     expect(body.sessions.map(({ overlaps }) => overlaps)).toEqual([true, true])

@@ -64,7 +64,7 @@ describe('a horse', () => {
 
 describe('a request', () => {
   it('that is not JSON is told so', async () => {
-    const reply = await yard.starter.ask<Problem>('PUT', `/api/v1/horses/${uuid()}`, '{"name": ')
+    const reply = await yard.starter.ask<Problem>('PUT', `/api/v1/horses/${uuid()}`, { body: '{"name": ' })
     expect(reply).toMatchObject({ status: 400, body: { type: 'broken-json' } })
     expect(reply.headers.get('content-type')).toContain('application/problem+json')
   })
@@ -94,11 +94,16 @@ describe('a request', () => {
 
   it('from another page is refused, from our own is not', async () => {
     const path = `/api/v1/horses/${uuid()}`
-    const foreign = await yard.starter.ask<Problem>('PUT', path, horseForm(), {
-      Origin: 'https://elsewhere.example',
+    const foreign = await yard.starter.ask<Problem>('PUT', path, {
+      body: horseForm(),
+      headers: {
+        Origin: 'https://elsewhere.example',
+      },
     })
     expect(foreign).toMatchObject({ status: 403, body: { type: 'other-origin' } })
-    expect((await yard.starter.ask('PUT', path, horseForm(), { Origin: yard.address })).status).toBe(200)
+    expect(
+      (await yard.starter.ask('PUT', path, { body: horseForm(), headers: { Origin: yard.address } })).status,
+    ).toBe(200)
   })
 
   it('carries an id and no hint of what serves it', async () => {

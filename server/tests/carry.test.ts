@@ -29,7 +29,7 @@ describe('what a device takes along', () => {
     const id = await addHorse(yard.starter)
     const session = sessionItem(id, '2026-05-12T07:00:00Z')
     const at = (minute: number) =>
-      answerItem(id, session.session.id, `2026-05-12T07:0${minute}:00Z`, { grade: 1 })
+      answerItem(id, session.session.id, { at: `2026-05-12T07:0${minute}:00Z`, change: { grade: 1 } })
     const [one, two, three] = [at(1), at(2), at(3)]
     await send([session, one, two])
     const first = await carry(id)
@@ -49,10 +49,13 @@ describe('what a device takes along', () => {
     const session = sessionItem(id, '2026-05-10T07:00:00Z')
     const steps = ['settle-in-pen', 'face-up', 'draw'].flatMap((step, n) =>
       [0, 1, 2, 3].map((day) =>
-        answerItem(id, session.session.id, `2026-05-${10 + day}T07:${10 + n}:00Z`, {
-          step,
-          rung: 1 + (day % 3),
-          grade: (day + n) % 3,
+        answerItem(id, session.session.id, {
+          at: `2026-05-${10 + day}T07:${10 + n}:00Z`,
+          change: {
+            step,
+            rung: 1 + (day % 3),
+            grade: (day + n) % 3,
+          },
         }),
       ),
     )
@@ -77,11 +80,14 @@ describe('what a device takes along', () => {
     const { horse, answers, overrules, day } = carried
     const { program } = (await yard.starter.get<{ program: Program }>(`/programs/${horse.programId}`)).body
     const inOrder = [...answers].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.seq - b.seq))
-    const views = viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, inOrder), day)
+    const views = viewsOf(STANDARD_MODEL, program, {
+      records: replayHorse(STANDARD_MODEL, program, inOrder),
+      on: day,
+    })
     const workDays = new Set(answers.map((answer) => answer.day)).size
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
     const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
-    const loadDays = loadDaysIn(program, week, horse, day)
+    const loadDays = loadDaysIn(program, week, { horse, on: day })
     const facts = factsFrom({ ...carried, program, loadDays })
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
     const here = lineFrom({ horse, facts, overrules, arranged: null, workDays, loadDays, judged, on: day })

@@ -56,7 +56,7 @@ describe('the stream of changes', () => {
     const before = page.heard.length
     const at = '2026-05-14T08:00:00Z'
     const session = sessionItem(horse, at)
-    await sendBatch(elsewhere, [session, answerItem(horse, session.session.id, at)], at)
+    await sendBatch(elsewhere, [session, answerItem(horse, session.session.id, { at })], at)
     await vi.waitFor(() => expect(horsesIn(page.heard.slice(before))).toContain(horse))
     await elsewhere.put(`/places/${uuid()}`, { name: 'Lane', suits: [], home: false, note: '', version: 0 })
     await vi.waitFor(() => expect(page.heard.at(-1)).toEqual({ horseIds: [] }))

@@ -66,7 +66,7 @@ describe('a yard’s own database', () => {
     horseId = await addHorse(yard.starter)
     const session = sessionItem(horseId, '2026-05-10T08:00:00Z')
     const answers = ['01', '02', '03'].map((minute) =>
-      answerItem(horseId, session.session.id, `2026-05-10T08:${minute}:00Z`),
+      answerItem(horseId, session.session.id, { at: `2026-05-10T08:${minute}:00Z` }),
     )
     await sendBatch(yard.starter, [session, ...answers], clock.iso)
     await yard.stop()

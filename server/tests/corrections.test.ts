@@ -150,7 +150,7 @@ describe('a horse', () => {
   it('leaves the string with a reason and comes back with all its history', async () => {
     const id = await addHorse(yard.starter)
     const session = sessionItem(id, '2026-05-14T07:00:00Z')
-    await batch([session, answerItem(id, session.session.id, '2026-05-14T07:01:00Z')])
+    await batch([session, answerItem(id, session.session.id, { at: '2026-05-14T07:01:00Z' })])
     const today = async () => (await yard.starter.get<ReplyOf<'today'>>('/today')).body
     const { version } = (await yard.starter.get<Horse>(`/horses/${id}`)).body
     const archived = { on: '2026-05-14', reason: 'sold', note: '' }
@@ -171,12 +171,15 @@ describe('what was done against the permit', () => {
   it('is kept with why, counts as evidence, and is told in the book and on the sheet of the block', async () => {
     const id = await addHorse(yard.starter, { arrived: '2026-05-01' })
     const session = sessionItem(id, '2026-05-14T07:00:00Z')
-    const sat = answerItem(id, session.session.id, '2026-05-14T07:01:00Z', {
-      step: 'sit',
-      side: 'none',
-      rung: 1,
-      against: AGAINST,
-      why: 'a child climbed on',
+    const sat = answerItem(id, session.session.id, {
+      at: '2026-05-14T07:01:00Z',
+      change: {
+        step: 'sit',
+        side: 'none',
+        rung: 1,
+        against: AGAINST,
+        why: 'a child climbed on',
+      },
     })
     expect((await batch([session, sat])).map(({ status }) => status)).toEqual(['kept', 'kept'])
     const told = await line(id)

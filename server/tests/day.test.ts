@@ -24,7 +24,10 @@ describe('the day', () => {
   it('lists every horse with its plan and what was kept today', async () => {
     const horse = await addHorse(yard.starter, { name: 'Avocet' })
     const session = sessionItem(horse, '2026-05-14T07:00:00Z')
-    await send([session, answerItem(horse, session.session.id, '2026-05-14T07:01:00Z', { rung: 1 })])
+    await send([
+      session,
+      answerItem(horse, session.session.id, { at: '2026-05-14T07:01:00Z', change: { rung: 1 } }),
+    ])
     const { body } = await yard.starter.get<ReplyOf<'today'>>('/today')
     const row = body.rows.find((one) => one.horse.id === horse)!
     expect(body.day).toBe('2026-05-14')
@@ -38,7 +41,8 @@ describe('the day', () => {
   it('counts work days and calendar days apart', async () => {
     const horse = await addHorse(yard.starter, { arrived: '2026-05-01' })
     const session = sessionItem(horse, '2026-05-10T07:00:00Z')
-    const at = (day: string) => answerItem(horse, session.session.id, `${day}T07:00:00Z`, { rung: 1 })
+    const at = (day: string) =>
+      answerItem(horse, session.session.id, { at: `${day}T07:00:00Z`, change: { rung: 1 } })
     const last = at('2026-05-12')
     await send([session, at('2026-05-10'), at('2026-05-11'), last])
     expect(await line(horse)).toMatchObject({ workDays: 3, calendarDays: 13 })
@@ -68,12 +72,15 @@ describe('the day', () => {
     const horse = await addHorse(yard.starter, { name: 'Ruff', arrived: '2026-03-01' })
     const session = sessionItem(horse, '2026-04-20T07:00:00Z')
     const items = ['2026-04-20', '2026-04-22', '2026-04-24'].flatMap((day) =>
-      [1, 2, 3, 4, 5].map((n) => answerItem(horse, session.session.id, `${day}T07:0${n}:00Z`)),
+      [1, 2, 3, 4, 5].map((n) => answerItem(horse, session.session.id, { at: `${day}T07:0${n}:00Z` })),
     )
     await send([
       session,
       ...items,
-      answerItem(horse, session.session.id, '2026-05-12T07:00:00Z', { step: 'face-up', rung: 1 }),
+      answerItem(horse, session.session.id, {
+        at: '2026-05-12T07:00:00Z',
+        change: { step: 'face-up', rung: 1 },
+      }),
     ])
     const { body } = await yard.starter.get<ReplyOf<'week'>>('/week')
     const row = body.rows.find(({ horseName }) => horseName === 'Ruff')!
@@ -95,8 +102,8 @@ describe('the day', () => {
     const session = sessionItem(horse, '2026-05-11T07:00:00Z')
     await send([
       session,
-      answerItem(horse, session.session.id, '2026-05-11T07:00:00Z'),
-      answerItem(horse, session.session.id, '2026-05-13T07:00:00Z', { grade: 4 }),
+      answerItem(horse, session.session.id, { at: '2026-05-11T07:00:00Z' }),
+      answerItem(horse, session.session.id, { at: '2026-05-13T07:00:00Z', change: { grade: 4 } }),
     ])
     expect(view(await line(horse, '2026-05-12'), 'settle-in-pen')).toMatchObject({
       answers: 1,
@@ -110,8 +117,8 @@ describe('the day', () => {
     const session = sessionItem(horse, '2026-05-14T08:00:00Z')
     await send([
       session,
-      answerItem(horse, session.session.id, '2026-05-14T08:00:00Z'),
-      answerItem(horse, session.session.id, '2026-05-15T06:00:00Z'),
+      answerItem(horse, session.session.id, { at: '2026-05-14T08:00:00Z' }),
+      answerItem(horse, session.session.id, { at: '2026-05-15T06:00:00Z' }),
     ])
     expect(view(await line(horse), 'settle-in-pen').answers).toBe(1)
     clock.set('2026-05-15T09:00:00Z')
@@ -124,11 +131,14 @@ describe('the day', () => {
     const before = view(await line(horse), 'foot-hind', 'left').chance
     const session = sessionItem(horse, '2026-05-14T07:00:00Z')
     const front = [1, 2, 3].map((n) =>
-      answerItem(horse, session.session.id, `2026-05-14T07:0${n}:00Z`, {
-        step: 'foot-front',
-        side: 'left',
-        rung: 7,
-        grade: 0,
+      answerItem(horse, session.session.id, {
+        at: `2026-05-14T07:0${n}:00Z`,
+        change: {
+          step: 'foot-front',
+          side: 'left',
+          rung: 7,
+          grade: 0,
+        },
       }),
     )
     await send([session, ...front])
@@ -146,7 +156,9 @@ describe('two people at once', () => {
     await send(sessions)
     const batches = Array.from({ length: 20 }, (_, i) =>
       send([
-        answerItem(horse, sessions[i % 2]!.session.id, `2026-05-14T07:${String(10 + ((i * 7) % 20))}:00Z`),
+        answerItem(horse, sessions[i % 2]!.session.id, {
+          at: `2026-05-14T07:${String(10 + ((i * 7) % 20))}:00Z`,
+        }),
       ]),
     )
     const replies = await Promise.all(batches)
@@ -154,7 +166,7 @@ describe('two people at once', () => {
     const found = view(await line(horse), 'settle-in-pen')
     expect(found.answers).toBe(20)
     // A rebuild of everything, forced by a late answer taken back again, must come to the same.
-    const late = answerItem(horse, sessions[0]!.session.id, '2026-05-14T06:00:00Z')
+    const late = answerItem(horse, sessions[0]!.session.id, { at: '2026-05-14T06:00:00Z' })
     await send([sessionItem(horse, '2026-05-14T06:00:00Z', sessions[0]!.session.id), late])
     await send([voidItem(late.answer.id, clock.iso)])
     expect(view(await line(horse), 'settle-in-pen')).toEqual(found)
@@ -233,7 +245,7 @@ describe('a Line that was read before', () => {
   it('is the same until an answer, a check, what was confirmed, or another day changes it', async () => {
     const horse = await addHorse(yard.starter, { name: 'Whimbrel' })
     const session = sessionItem(horse, '2026-05-13T07:00:00Z')
-    const answer = (at: string) => answerItem(horse, session.session.id, at)
+    const answer = (at: string) => answerItem(horse, session.session.id, { at })
     await send([session, answer('2026-05-13T07:01:00Z')])
     const first = await line(horse)
     expect(await line(horse)).toEqual(first)
@@ -274,7 +286,7 @@ describe('a Line that was read before', () => {
       const at = `2026-05-14T06:${String(n).padStart(2, '0')}:00Z`
       await Promise.all([
         line(horse),
-        send([answerItem(horse, session.session.id, at)]),
+        send([answerItem(horse, session.session.id, { at })]),
         line(horse),
         line(horse),
       ])

@@ -51,7 +51,7 @@ const writeThrough = async (kill: () => Promise<void>, kills: number) => {
 
   const writer = (async () => {
     while (writing) {
-      const item = answerItem(horse, session.session.id, new Date().toISOString())
+      const item = answerItem(horse, session.session.id, { at: new Date().toISOString() })
       sent.push(item.answer.id)
       // The same item again until somebody says what became of it.
       for (;;) {
@@ -126,7 +126,7 @@ describe('a database killed with -9', () => {
     const during = await starter.get<Problem>(`/horses/${horse}`)
     expect(during).toMatchObject({ status: 503, body: { type: 'database-away' } })
     expect(during.headers.get('retry-after')).toBe('2')
-    const item = answerItem(horse, crypto.randomUUID(), new Date().toISOString())
+    const item = answerItem(horse, crypto.randomUUID(), { at: new Date().toISOString() })
     const write = await starter.post<Problem>('/answers/batch', {
       sentAt: new Date().toISOString(),
       items: [item],

@@ -40,10 +40,16 @@ const work = async (visitor: Visitor, id: string, days: readonly string[]): Prom
     const session = sessionItem(id, `${day}T08:00:00Z`)
     const at = (minute: number): string => `${day}T08:${String(minute).padStart(2, '0')}:00.250Z`
     const answers = [
-      answerItem(id, session.session.id, at(1), { grade: 2, seconds: 3.2, fault: 'creeps', sign: 'licks' }),
-      answerItem(id, session.session.id, at(2), { step: 'rope-over', side: 'left', place: 4, moving: true }),
-      answerItem(id, session.session.id, at(3), { calm: null, byChance: true }),
-      answerItem(id, session.session.id, at(4), { recalled: true, uncued: true }),
+      answerItem(id, session.session.id, {
+        at: at(1),
+        change: { grade: 2, seconds: 3.2, fault: 'creeps', sign: 'licks' },
+      }),
+      answerItem(id, session.session.id, {
+        at: at(2),
+        change: { step: 'rope-over', side: 'left', place: 4, moving: true },
+      }),
+      answerItem(id, session.session.id, { at: at(3), change: { calm: null, byChance: true } }),
+      answerItem(id, session.session.id, { at: at(4), change: { recalled: true, uncued: true } }),
     ]
     const voided = voidItem(answers[0]!.answer.id, clock.iso)
     const reply = await sendBatch(visitor, [session, ...answers, voided], clock.iso)

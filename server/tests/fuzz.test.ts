@@ -20,7 +20,7 @@ beforeAll(async () => {
   for (let n = 0; n < 3; n++) {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, '2026-05-14T08:00:00Z')
-    const answer = answerItem(horse, session.session.id, '2026-05-14T08:01:00Z')
+    const answer = answerItem(horse, session.session.id, { at: '2026-05-14T08:01:00Z' })
     await sendBatch(yard.starter, [session, answer], now.toISOString())
     known.push(horse, session.session.id, answer.answer.id)
   }
@@ -194,7 +194,7 @@ it('never says that something went wrong here, whatever is sent', async () => {
   const statuses = new Map<number, number>()
   const work = async (): Promise<void> => {
     for (let bent = left.pop(); bent; bent = left.pop()) {
-      const { status } = await yard.starter.ask(bent.method, `/api/v1${bent.path}`, bent.body)
+      const { status } = await yard.starter.ask(bent.method, `/api/v1${bent.path}`, { body: bent.body })
       statuses.set(status, (statuses.get(status) ?? 0) + 1)
       if (status >= 500) failed.push({ bent, status })
       if (status === 401)

@@ -18,12 +18,15 @@ const asked = async (asks: readonly [string, string, number][], grade = 1): Prom
   const id = await addHorse(yard.starter)
   const session = sessionItem(id, '2026-05-14T07:00:00Z')
   const answers = asks.map(([step, side, rung], i) =>
-    answerItem(id, session.session.id, `2026-05-14T07:${String(i + 1).padStart(2, '0')}:00Z`, {
-      step,
-      side,
-      rung,
-      grade,
-      calm: 0,
+    answerItem(id, session.session.id, {
+      at: `2026-05-14T07:${String(i + 1).padStart(2, '0')}:00Z`,
+      change: {
+        step,
+        side,
+        rung,
+        grade,
+        calm: 0,
+      },
     }),
   )
   await sendBatch(yard.starter, [session, ...answers], clock.iso)
@@ -78,11 +81,14 @@ describe('an arrival check', () => {
     clock.set('2026-05-16T09:00:00Z')
     const session = sessionItem(id, '2026-05-16T07:00:00Z')
     const bad = (n: number) =>
-      answerItem(id, session.session.id, `2026-05-16T07:0${n}:00Z`, {
-        step: 'send',
-        side: 'left',
-        rung: 2,
-        grade: 3,
+      answerItem(id, session.session.id, {
+        at: `2026-05-16T07:0${n}:00Z`,
+        change: {
+          step: 'send',
+          side: 'left',
+          rung: 2,
+          grade: 3,
+        },
       })
     await sendBatch(yard.starter, [session, bad(1), bad(2), bad(3)], clock.iso)
     expect(await opens()).toBe(true)
@@ -140,11 +146,14 @@ describe('the blocks of a horse', () => {
     ])
     clock.set('2026-05-20T09:00:00Z')
     const session = sessionItem(horse, '2026-05-20T07:00:00Z')
-    const later = answerItem(horse, session.session.id, '2026-05-20T07:01:00Z', {
-      step: 'draw',
-      side: 'none',
-      rung: 1,
-      grade: 4,
+    const later = answerItem(horse, session.session.id, {
+      at: '2026-05-20T07:01:00Z',
+      change: {
+        step: 'draw',
+        side: 'none',
+        rung: 1,
+        grade: 4,
+      },
     })
     await sendBatch(yard.starter, [session, later], clock.iso)
     const again = await put(

@@ -30,8 +30,7 @@ export const sessionItem = (horseId: string, startedAt: string, id = uuid()) => 
 export const answerItem = (
   horseId: string,
   sessionId: string,
-  at: string,
-  change: Record<string, unknown> = {},
+  { at, change = {} }: { at: string; change?: Record<string, unknown> },
 ) => ({
   do: 'add' as const,
   answer: {

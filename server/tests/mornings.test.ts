@@ -40,7 +40,7 @@ describe('the day of a yard', () => {
     expect(await makeDay(yard.workings, yardId)).toBe(0)
     const at = '2026-05-14T08:00:00Z'
     const session = sessionItem(horses[1]!, at)
-    await sendBatch(yard.starter, [session, answerItem(horses[1]!, session.session.id, at)], at)
+    await sendBatch(yard.starter, [session, answerItem(horses[1]!, session.session.id, { at })], at)
     expect(await makeDay(yard.workings, yardId)).toBe(1)
   })
 

@@ -32,7 +32,7 @@ describe('many at the same moment', () => {
     const phone = (order: readonly string[]) => {
       const sessions = order.map((horse) => sessionItem(horse, AT))
       const answers = sessions.flatMap(({ session }) =>
-        Array.from({ length: 4 }, () => answerItem(session.horseId, session.id, AT)),
+        Array.from({ length: 4 }, () => answerItem(session.horseId, session.id, { at: AT })),
       )
       return sendBatch(yard.starter, [...sessions, ...answers], now.toISOString())
     }
@@ -45,7 +45,7 @@ describe('many at the same moment', () => {
     for (let n = 0; n < 6; n++) horses.push(await addHorse(yard.starter))
     const sent = () => {
       const sessions = [...horses].reverse().map((horse) => sessionItem(horse, AT))
-      const answers = sessions.map(({ session }) => answerItem(session.horseId, session.id, AT))
+      const answers = sessions.map(({ session }) => answerItem(session.horseId, session.id, { at: AT }))
       return sendBatch(yard.starter, [...sessions, ...answers], now.toISOString())
     }
     await warm(yard)
@@ -69,15 +69,18 @@ describe('many at the same moment', () => {
 describe('a batch with one thing in it that cannot be held', () => {
   const LONE = 'a\ud800b'
   const poisoned = (horse: string, session: string): Record<string, unknown> => ({
-    'NUL in a text': answerItem(horse, session, AT, { fault: 'a\u0000b' }),
-    'half a character in a text': answerItem(horse, session, AT, { why: LONE }),
-    'a number too small for its column': answerItem(horse, session, AT, { seconds: 1e-60 }),
-    'a pull too small for its column': answerItem(horse, session, AT, { peakNewtons: 1e-60 }),
-    'a rung that is on no ladder': answerItem(horse, session, AT, { rung: 1.37 }),
-    'a day of seconds at the lightest': answerItem(horse, session, AT, { grade: 0, seconds: 86_400 }),
-    'an answer in 1900': answerItem(horse, session, '1900-01-01T00:00:00Z'),
-    'an answer years from its session': answerItem(horse, session, '2024-05-14T08:00:00Z'),
-    'a time of the year 9999': answerItem(horse, session, '9999-05-14T08:00:00Z'),
+    'NUL in a text': answerItem(horse, session, { at: AT, change: { fault: 'a\u0000b' } }),
+    'half a character in a text': answerItem(horse, session, { at: AT, change: { why: LONE } }),
+    'a number too small for its column': answerItem(horse, session, { at: AT, change: { seconds: 1e-60 } }),
+    'a pull too small for its column': answerItem(horse, session, { at: AT, change: { peakNewtons: 1e-60 } }),
+    'a rung that is on no ladder': answerItem(horse, session, { at: AT, change: { rung: 1.37 } }),
+    'a day of seconds at the lightest': answerItem(horse, session, {
+      at: AT,
+      change: { grade: 0, seconds: 86_400 },
+    }),
+    'an answer in 1900': answerItem(horse, session, { at: '1900-01-01T00:00:00Z' }),
+    'an answer years from its session': answerItem(horse, session, { at: '2024-05-14T08:00:00Z' }),
+    'a time of the year 9999': answerItem(horse, session, { at: '9999-05-14T08:00:00Z' }),
     'an incident on a day before any horse': {
       do: 'incident',
       id: uuid(),
@@ -99,7 +102,7 @@ describe('a batch with one thing in it that cannot be held', () => {
     const session = sessionItem(horse, AT)
     await sendBatch(yard.starter, [session], now.toISOString())
     for (const [what, item] of Object.entries(poisoned(horse, session.session.id))) {
-      const good = answerItem(horse, session.session.id, AT)
+      const good = answerItem(horse, session.session.id, { at: AT })
       const { status, body } = await sendBatch(yard.starter, [item, good], now.toISOString())
       expect([what, status]).toEqual([what, 200])
       expect([what, ...body.items.map((one) => one.status)]).toEqual([what, 'refused', 'kept'])
@@ -111,7 +114,7 @@ describe('a batch with one thing in it that cannot be held', () => {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, AT)
     const id = uuid()
-    const own = answerItem(horse, session.session.id, AT, { id, replaces: id })
+    const own = answerItem(horse, session.session.id, { at: AT, change: { id, replaces: id } })
     const { body } = await sendBatch(yard.starter, [session, own], now.toISOString())
     expect(body.items[1]).toMatchObject({ status: 'refused', reason: 'An answer cannot correct itself.' })
   })
@@ -119,7 +122,7 @@ describe('a batch with one thing in it that cannot be held', () => {
   it('is taken from a phone whose clock stands in the year 9999, at the time it was', async () => {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, '2199-01-01T10:00:00Z')
-    const answer = answerItem(horse, session.session.id, '2199-01-01T10:05:00Z')
+    const answer = answerItem(horse, session.session.id, { at: '2199-01-01T10:05:00Z' })
     const { status, body } = await sendBatch(yard.starter, [session, answer], '2199-01-01T10:06:00Z')
     expect([status, ...body.items.map((one) => one.status)]).toEqual([200, 'kept', 'kept'])
     const far = await sendBatch(yard.starter, [sessionItem(horse, AT)], '9999-12-31T23:59:59Z')
@@ -147,7 +150,11 @@ describe('files that nobody takes to the end', () => {
   it('let go of what they hold', async () => {
     const horse = await addHorse(yard.starter)
     const session = sessionItem(horse, AT)
-    await sendBatch(yard.starter, [session, answerItem(horse, session.session.id, AT)], now.toISOString())
+    await sendBatch(
+      yard.starter,
+      [session, answerItem(horse, session.session.id, { at: AT })],
+      now.toISOString(),
+    )
     const owner = new pg.Client(yard.ownerUrl)
     await owner.connect()
     // A long history, so that a file is far larger than any buffer on its way.

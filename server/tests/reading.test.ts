@@ -42,14 +42,19 @@ const reading = async (): Promise<YardReading> => (await yard.starter.get<YardRe
 const dayOf = (
   horseId: string,
   day: string,
-  answers: readonly Record<string, unknown>[],
-  session: Record<string, unknown> = {},
+  {
+    answers,
+    session = {},
+  }: { answers: readonly Record<string, unknown>[]; session?: Record<string, unknown> },
 ) => {
   const opened = sessionItem(horseId, `${day}T07:00:00Z`)
   return [
     { ...opened, session: { ...opened.session, ...session } },
     ...answers.map((change, n) =>
-      answerItem(horseId, opened.session.id, `${day}T07:${String(n + 1).padStart(2, '0')}:00Z`, change),
+      answerItem(horseId, opened.session.id, {
+        at: `${day}T07:${String(n + 1).padStart(2, '0')}:00Z`,
+        change,
+      }),
     ),
   ] as const
 }
@@ -74,7 +79,7 @@ const workedOut = (key: string, { answers, sessions, day }: ReplyOf<'evidence'>)
       const days = own.filter((prediction) => prediction.side === side)
       return {
         side,
-        moments: record ? [...timelineOf(STANDARD_MODEL, step, days, record.belief, day)] : [],
+        moments: record ? [...timelineOf(STANDARD_MODEL, step, { days, now: record.belief, on: day })] : [],
       }
     }),
     circumstances: [...byCircumstance(own, sessions)],
@@ -114,11 +119,14 @@ describe('predictions', () => {
         const start = Date.parse('2026-05-07T06:00:00Z')
         const items = answers.map(({ minute, step, side, voided, ...one }, i) => ({
           voided,
-          item: answerItem(horse, session.session.id, new Date(start + minute * 60_000 + i).toISOString(), {
-            ...one,
-            step,
-            side: step.startsWith('foot') ? side : 'none',
-            rung: 1 + (i % 3),
+          item: answerItem(horse, session.session.id, {
+            at: new Date(start + minute * 60_000 + i).toISOString(),
+            change: {
+              ...one,
+              step,
+              side: step.startsWith('foot') ? side : 'none',
+              rung: 1 + (i % 3),
+            },
           }),
         }))
         await send([session])
@@ -143,12 +151,14 @@ describe('predictions', () => {
   it('are told by school, stage and handler, over one horse or the yard', async () => {
     const horse = await addHorse(yard.starter)
     await send(
-      dayOf(horse, '2026-05-10', [
-        { rung: 1 },
-        { rung: 1 },
-        { step: 'foot-front', side: 'left', rung: 1, grade: 3 },
-        { step: 'foot-front', side: 'right', rung: 1 },
-      ]),
+      dayOf(horse, '2026-05-10', {
+        answers: [
+          { rung: 1 },
+          { rung: 1 },
+          { step: 'foot-front', side: 'left', rung: 1, grade: 3 },
+          { step: 'foot-front', side: 'right', rung: 1 },
+        ],
+      }),
     )
     const own = await judging(horse)
     expect(own.groups.map(({ schoolName, stage, personName }) => [schoolName, stage, personName])).toEqual([
@@ -164,7 +174,7 @@ describe('predictions', () => {
     const other = await addHorse(yard.starter, { school: 'stand-first' })
     const { body: elsewhere } = await yard.starter.get<Horse>(`/horses/${other}`)
     const horse = await addHorse(yard.starter)
-    await send(dayOf(horse, '2026-05-10', [{ rung: 1 }, { step: 'face-up', rung: 1 }]))
+    await send(dayOf(horse, '2026-05-10', { answers: [{ rung: 1 }, { step: 'face-up', rung: 1 }] }))
     const { body: before } = await yard.starter.get<Horse>(`/horses/${horse}`)
     const moved = await yard.starter.put(`/horses/${horse}/program`, {
       programId: elsewhere.programId,
@@ -180,8 +190,11 @@ describe('predictions', () => {
 describe('how a session was', () => {
   it('is kept with it, may be said again later, and tells its first asks apart', async () => {
     const horse = await addHorse(yard.starter)
-    const windy = dayOf(horse, '2026-05-09', [{ rung: 1, grade: 3 }], { circumstances: WINDY })
-    const fair = dayOf(horse, '2026-05-11', [{ rung: 1 }])
+    const windy = dayOf(horse, '2026-05-09', {
+      answers: [{ rung: 1, grade: 3 }],
+      session: { circumstances: WINDY },
+    })
+    const fair = dayOf(horse, '2026-05-11', { answers: [{ rung: 1 }] })
     await send([...windy, ...fair])
     const said = {
       do: 'circumstances',
@@ -227,7 +240,7 @@ describe('how a session was', () => {
 
   it('is nothing for a session of a device that does not know of it yet', async () => {
     const horse = await addHorse(yard.starter)
-    const [session, answer] = dayOf(horse, '2026-05-09', [{ rung: 1 }])
+    const [session, answer] = dayOf(horse, '2026-05-09', { answers: [{ rung: 1 }] })
     await send([session, answer])
     const { body } = await yard.starter.get<{ session: Session }>(`/sessions/${session.session.id}`)
     expect(body.session).toMatchObject({ circumstances: NOTHING_NOTED, promised: null })
@@ -241,7 +254,7 @@ describe('what a session set out to do', () => {
       { step: 'settle-in-pen', side: 'none', asks: 3 },
       { step: 'foot-front', side: 'left', asks: 2 },
     ]
-    const items = dayOf(horse, '2026-05-13', [{ rung: 1 }], { promised })
+    const items = dayOf(horse, '2026-05-13', { answers: [{ rung: 1 }], session: { promised } })
     await send(items)
     const { body } = await yard.starter.get<SessionChanges>(`/sessions/${items[0].session.id}/changes`)
     expect(body.leftOut).toEqual([expect.stringMatching(/, left: not asked$/)])
@@ -251,7 +264,9 @@ describe('what a session set out to do', () => {
 describe('the yard read', () => {
   it('tells every horse’s nearest gate, what holds it and since when', async () => {
     const horse = await addHorse(yard.starter, { name: 'Knot' })
-    await send(dayOf(horse, '2026-05-10', [{ step: 'first-touch', side: 'left', rung: 1, grade: 3 }]))
+    await send(
+      dayOf(horse, '2026-05-10', { answers: [{ step: 'first-touch', side: 'left', rung: 1, grade: 3 }] }),
+    )
     const own = (await reading()).horses.find(({ horseId }) => horseId === horse)!
     expect(own).toMatchObject({ horseName: 'Knot', nearest: { gate: 'halter', verdict: 'not-yet' } })
     const { body: line } = await yard.starter.get<Line>(`/horses/${horse}/line`)
@@ -267,11 +282,9 @@ describe('the yard read', () => {
       const horse = await addHorse(yard.starter, { name })
       for (const day of ['2026-05-08', '2026-05-10', '2026-05-12'])
         await send(
-          dayOf(
-            horse,
-            day,
-            Array.from({ length: 4 }, () => ({ step: 'step-back', rung: 2, grade: 3 })),
-          ),
+          dayOf(horse, day, {
+            answers: Array.from({ length: 4 }, () => ({ step: 'step-back', rung: 2, grade: 3 })),
+          }),
         )
     }
     const gap = (await reading()).gaps.find(({ step }) => step === 'step-back')!

@@ -44,8 +44,7 @@ export class Visitor {
   async ask<T = Record<string, unknown>>(
     method: string,
     path: string,
-    body?: unknown,
-    headers: Record<string, string> = {},
+    { body, headers = {} }: { body?: unknown; headers?: Record<string, string> } = {},
   ): Promise<Reply<T>> {
     const response = await fetch(`${this.address}${path}`, {
       method,
@@ -74,9 +73,9 @@ export class Visitor {
 
   get = <T = Record<string, unknown>>(path: string) => this.ask<T>('GET', `/api/v1${path}`)
   put = <T = Record<string, unknown>>(path: string, body: unknown) =>
-    this.ask<T>('PUT', `/api/v1${path}`, body)
+    this.ask<T>('PUT', `/api/v1${path}`, { body })
   post = <T = Record<string, unknown>>(path: string, body: unknown = {}) =>
-    this.ask<T>('POST', `/api/v1${path}`, body)
+    this.ask<T>('POST', `/api/v1${path}`, { body })
 }
 
 export interface Running {

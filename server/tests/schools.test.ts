@@ -47,11 +47,14 @@ describe('a horse and its school', () => {
     const id = await addHorse(yard.starter)
     const session = sessionItem(id, '2026-05-10T07:00:00Z')
     const answers = [1, 2, 3, 4].flatMap((n) => [
-      answerItem(id, session.session.id, `2026-05-10T07:0${n}:00Z`),
-      answerItem(id, session.session.id, `2026-05-10T07:1${n}:00Z`, {
-        step: 'loose-direction',
-        side: 'left',
-        rung: 2,
+      answerItem(id, session.session.id, { at: `2026-05-10T07:0${n}:00Z` }),
+      answerItem(id, session.session.id, {
+        at: `2026-05-10T07:1${n}:00Z`,
+        change: {
+          step: 'loose-direction',
+          side: 'left',
+          rung: 2,
+        },
       }),
     ])
     await send([session, ...answers])
@@ -73,10 +76,13 @@ describe('a horse and its school', () => {
     const { horse } = await line(id)
     const { body: moved } = await move(horse, 'light-aids')
     const session = sessionItem(id, '2026-05-13T07:00:00Z')
-    const late = answerItem(id, session.session.id, '2026-05-13T07:01:00Z', {
-      step: 'loose-direction',
-      side: 'left',
-      rung: 1,
+    const late = answerItem(id, session.session.id, {
+      at: '2026-05-13T07:01:00Z',
+      change: {
+        step: 'loose-direction',
+        side: 'left',
+        rung: 1,
+      },
     })
     const { body } = await send([session, late])
     expect(body.items.map(({ status }) => status)).toEqual(['kept', 'kept'])
@@ -102,13 +108,16 @@ describe('where on the horse', () => {
     const id = await addHorse(yard.starter)
     const session = sessionItem(id, '2026-05-12T07:00:00Z')
     const at = (minute: number, over: object) =>
-      answerItem(id, session.session.id, `2026-05-12T07:${String(minute).padStart(2, '0')}:00Z`, {
-        step: 'rope-over',
-        side: 'left',
-        rung: 2,
-        zone: 'flank',
-        place: 4,
-        ...over,
+      answerItem(id, session.session.id, {
+        at: `2026-05-12T07:${String(minute).padStart(2, '0')}:00Z`,
+        change: {
+          step: 'rope-over',
+          side: 'left',
+          rung: 2,
+          zone: 'flank',
+          place: 4,
+          ...over,
+        },
       })
     await send([
       session,
@@ -159,9 +168,15 @@ describe('where on the horse', () => {
       peakNewtons: 14.5,
       releaseSeconds: 0.6,
     }
-    const good = answerItem(id, session.session.id, '2026-05-12T07:01:00Z', told)
-    const bad = answerItem(id, session.session.id, '2026-05-12T07:02:00Z', { ending: 'ran off' })
-    const worse = answerItem(id, session.session.id, '2026-05-12T07:03:00Z', { zone: 'saddle' })
+    const good = answerItem(id, session.session.id, { at: '2026-05-12T07:01:00Z', change: told })
+    const bad = answerItem(id, session.session.id, {
+      at: '2026-05-12T07:02:00Z',
+      change: { ending: 'ran off' },
+    })
+    const worse = answerItem(id, session.session.id, {
+      at: '2026-05-12T07:03:00Z',
+      change: { zone: 'saddle' },
+    })
     const { body } = await send([session, good, bad, worse])
     expect(body.items.map(({ status, path }) => [status, path])).toEqual([
       ['kept', undefined],
@@ -269,10 +284,13 @@ describe('moving a horse to a changed school', () => {
     const id = await addHorse(yard.starter)
     const session = sessionItem(id, '2026-05-11T07:00:00Z')
     const answers = [1, 2, 3, 4, 5].map((n) =>
-      answerItem(id, session.session.id, `2026-05-11T07:0${n}:00Z`, {
-        step: 'loose-direction',
-        side: 'left',
-        rung: n > 3 ? 3 : n,
+      answerItem(id, session.session.id, {
+        at: `2026-05-11T07:0${n}:00Z`,
+        change: {
+          step: 'loose-direction',
+          side: 'left',
+          rung: n > 3 ? 3 : n,
+        },
       }),
     )
     await send([session, ...answers])
@@ -326,10 +344,13 @@ describe('moving a horse to a changed school', () => {
     const { body } = await putSchool(program)
     const moved = await moveTo(horse, body.id)
     const session = sessionItem(horse.id, '2026-05-12T07:00:00Z')
-    const onIt = answerItem(horse.id, session.session.id, '2026-05-12T07:01:00Z', {
-      step: 'loose-direction',
-      side: 'right',
-      rung: 2.5,
+    const onIt = answerItem(horse.id, session.session.id, {
+      at: '2026-05-12T07:01:00Z',
+      change: {
+        step: 'loose-direction',
+        side: 'right',
+        rung: 2.5,
+      },
     })
     expect((await send([session, onIt])).body.items.map(({ status }) => status)).toEqual(['kept', 'kept'])
     await moveTo(moved.body, horse.programId)

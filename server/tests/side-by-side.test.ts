@@ -64,7 +64,10 @@ describe('three servers on one database', () => {
     const horse = await addHorse(starters[0]!)
     const at = new Date().toISOString()
     const session = sessionItem(horse, at)
-    const items = [session, ...Array.from({ length: 20 }, () => answerItem(horse, session.session.id, at))]
+    const items = [
+      session,
+      ...Array.from({ length: 20 }, () => answerItem(horse, session.session.id, { at })),
+    ]
     const replies = await Promise.all(
       [...starters, ...starters].map((starter) =>
         starter.post<BatchReply>('/answers/batch', { sentAt: at, items }),
@@ -90,7 +93,7 @@ describe('three servers on one database', () => {
     let sent = 0
     const writer = async (starter: Visitor): Promise<void> => {
       for (let n = 0; n < 25; n++) {
-        const item = answerItem(horse, session.session.id, at)
+        const item = answerItem(horse, session.session.id, { at })
         sent++
         const reply = await starter
           .post<BatchReply>('/answers/batch', { sentAt: at, items: [session, item] })

@@ -134,6 +134,7 @@ const idsOf = (horseId: string, sessionId: string, programId: string) => ({
   horseId,
   sessionId,
   programId,
+  school: 'feet-first',
   step: 'settle-in-pen',
   checkId: uuid(),
   incidentId: uuid(),
@@ -161,11 +162,9 @@ describe('another yard’s ids', () => {
     ),
   )('%s finds nothing and says so', async (name, route) => {
     const path = filled(name, route, idsOf(other.horse, other.session, other.program))
-    const { status, body } = await yard.starter.ask<Problem>(
-      route.method.toUpperCase(),
-      path,
-      route.method === 'get' ? undefined : BODIES[name],
-    )
+    const { status, body } = await yard.starter.ask<Problem>(route.method.toUpperCase(), path, {
+      body: route.method === 'get' ? undefined : BODIES[name],
+    })
     expect(status).toBe(404)
     expect(body.type).toBe('not-found')
     expect(JSON.stringify(body)).not.toMatch(/Heron|Elsewhere/)
@@ -190,7 +189,7 @@ describe('another yard’s ids', () => {
     const session = sessionItem(other.horse, now.toISOString())
     const items = [
       session,
-      answerItem(other.horse, other.session, now.toISOString()),
+      answerItem(other.horse, other.session, { at: now.toISOString() }),
       voidItem(other.answer, now.toISOString()),
       { do: 'note', id: uuid(), sessionId: other.session, note: 'ours', at: now.toISOString() },
       { do: 'incident', id: uuid(), horseId: other.horse, incident: INCIDENT },
@@ -201,7 +200,7 @@ describe('another yard’s ids', () => {
     const own = await addHorse(yard.starter)
     const smuggled = await sendBatch(
       yard.starter,
-      [answerItem(own, other.session, now.toISOString())],
+      [answerItem(own, other.session, { at: now.toISOString() })],
       now.toISOString(),
     )
     expect(smuggled.body.items[0]!.status).toBe('refused')
@@ -314,7 +313,7 @@ describe('rights', () => {
       const { status } = await visitor.ask(
         route.method.toUpperCase(),
         filled(name, route, idsOf(other.horse, other.session, other.program)),
-        route.method === 'get' ? undefined : BODIES[name],
+        { body: route.method === 'get' ? undefined : BODIES[name] },
       )
       const may = route.needs === 'signed-in' || mayDo(role, route.needs as (typeof ACTIONS)[number])
       expect([name, status === 403]).toEqual([name, !may])
@@ -326,8 +325,8 @@ describe('rights', () => {
     const horse = await addHorse(yard.starter)
     const helper = await signIn('helper@example.org')
     const [mine, theirs] = [sessionItem(horse, at), sessionItem(horse, at)]
-    const own = answerItem(horse, mine.session.id, at)
-    const starters = answerItem(horse, theirs.session.id, at)
+    const own = answerItem(horse, mine.session.id, { at })
+    const starters = answerItem(horse, theirs.session.id, { at })
     await sendBatch(yard.starter, [theirs, starters], at)
     const { body } = await sendBatch(
       helper,
@@ -344,7 +343,7 @@ describe('rights', () => {
         .ask<Problem>(
           route.method.toUpperCase(),
           filled(name, route, idsOf(other.horse, other.session, other.program)),
-          route.method === 'get' ? undefined : BODIES[name],
+          { body: route.method === 'get' ? undefined : BODIES[name] },
         )
       expect([name, status, body.type]).toEqual([name, 401, 'signed-out'])
     }

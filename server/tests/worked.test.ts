@@ -22,12 +22,15 @@ describe('what a horse was worked', () => {
     const pen = session(id, '2026-05-12T07:00:00Z', 'Round pen')
     const track = session(id, '2026-05-13T07:00:00Z', 'Forest track')
     const given = (in_: typeof pen, minute: number, change: object) =>
-      answerItem(id, in_.session.id, in_.session.startedAt.replace(':00:00', `:0${minute}:00`), {
-        step: 'step-back',
-        side: 'none',
-        grade: 1,
-        calm: 0,
-        ...change,
+      answerItem(id, in_.session.id, {
+        at: in_.session.startedAt.replace(':00:00', `:0${minute}:00`),
+        change: {
+          step: 'step-back',
+          side: 'none',
+          grade: 1,
+          calm: 0,
+          ...change,
+        },
       })
     const gone = given(pen, 4, { rung: 4 })
     await sendBatch(

@@ -11,7 +11,11 @@ export type Asked = ReadonlyMap<string, number>
 /** A change of chance this small is not worth a line. */
 const NOTICEABLE = 0.03
 
-const changesBetween = (program: Program, before: Views, after: Views, asked: Asked): Change[] =>
+const changesBetween = (
+  program: Program,
+  before: Views,
+  { after, asked }: { after: Views; asked: Asked },
+): Change[] =>
   program.steps.flatMap((step) =>
     sidesOf(step).flatMap((side): Change[] => {
       const key = trackKey(step.key, side)
@@ -55,12 +59,14 @@ const leftOut = (
 const nextTime = (
   program: Program,
   after: Views,
-  facts: Facts,
-  loadDays: number,
-  session: Session,
+  { facts, loadDays, session }: { facts: Facts; loadDays: number; session: Session },
 ): string => {
-  const plan = planSession(program, after, facts, addDays(session.day, 1), {
-    outlook: { ...ORDINARY, loadDays },
+  const plan = planSession(program, after, {
+    facts,
+    on: addDays(session.day, 1),
+    asked: {
+      outlook: { ...ORDINARY, loadDays },
+    },
   })
   const [first, second] = plan.bursts
   if (!first) return plan.reason
@@ -84,12 +90,12 @@ export const changesOf = ({
   loadDays,
   session,
 }: Told): SessionChanges => ({
-  changes: changesBetween(program, before, after, asked),
+  changes: changesBetween(program, before, { after, asked }),
   leftOut: leftOut(
     program,
     // A session of before plans were kept, or from elsewhere, is held against the plan of its morning.
-    session.promised ?? tracksOf(planSession(program, before, facts, session.day)),
+    session.promised ?? tracksOf(planSession(program, before, { facts, on: session.day })),
     asked,
   ),
-  next: nextTime(program, after, facts, loadDays, session),
+  next: nextTime(program, after, { facts, loadDays, session }),
 })

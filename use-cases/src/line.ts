@@ -32,8 +32,12 @@ interface ToJudge {
 /** Judges a horse on a day: the same on the server and on a device without signal. */
 export const judgedFrom = ({ program, views, facts, loadDays, on }: ToJudge): Judged => ({
   tracks: trackRows(views),
-  gates: gateVerdicts(program, views, facts, on) as Line['gates'],
-  plan: planSession(program, views, facts, on, { outlook: { ...ORDINARY, loadDays } }) as Line['plan'],
+  gates: gateVerdicts(program, views, { facts, on }) as Line['gates'],
+  plan: planSession(program, views, {
+    facts,
+    on,
+    asked: { outlook: { ...ORDINARY, loadDays } },
+  }) as Line['plan'],
   shut: [...shutToday({ program, views, facts }, on)],
   notices: [...noticesOf({ program, views, facts, on })],
 })
@@ -178,9 +182,8 @@ export const weekBefore = (on: string): string => addDays(on, -OTHER_DAYS_OF_WEE
 export const loadDaysIn = (
   program: Program,
   week: readonly Worked[],
-  { arrived }: Pick<Horse, 'arrived'>,
-  on: string,
-): number => countersOf(program, week, arrived, on).loadDaysThisWeek
+  { horse: { arrived }, on }: { horse: Pick<Horse, 'arrived'>; on: string },
+): number => countersOf(program, week, { arrived, on }).loadDaysThisWeek
 
 /** A horse's Line from what is judged of it and what is known beside. */
 export const lineFrom = ({

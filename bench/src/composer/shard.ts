@@ -52,7 +52,7 @@ export const MOST_DAYS = 120
 export const rowOf = (horse: number, change: Change, short: boolean): Row => {
   const nature = drawnNature(changedLaw(change), drawsOf(7919 * (horse + 1)))
   const run = (name: PlannerName, most: number): Raised =>
-    raise(PATH, GATE, nature, PLANNERS[name], drawsOf(104_729 * (horse + 1)), most)
+    raise(PATH, GATE, { nature, planner: PLANNERS[name], draw: drawsOf(104_729 * (horse + 1)), most })
   const composer = run('composer', MOST_DAYS)
   const most = short ? (composer.workDays ?? MOST_DAYS) : MOST_DAYS
   return { horse, change, composer, greedy: run('greedy', most), plain: run('plain', most) }

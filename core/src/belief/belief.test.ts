@@ -36,7 +36,7 @@ describe('the response form', () => {
   }
 
   it.each([-4, -2.2, 0, 1.1, 3])('gives the published category probabilities at ability %f', (theta) => {
-    const atMost = (k: Grade): number => gradeAtMost(MODEL, k, theta, 0.4)
+    const atMost = (k: Grade): number => gradeAtMost(MODEL, k, { ability: theta, hardness: 0.4 })
     const own = ([0, 1, 2, 3, 4] as const).map((k) => atMost(k) - (k === 0 ? 0 : atMost((k - 1) as Grade)))
     own.forEach((p, k) => expect(p).toBeCloseTo(published(theta, 0.4, k), 12))
     expect(own.reduce((a, b) => a + b)).toBeCloseTo(1, 12)
@@ -44,18 +44,19 @@ describe('the response form', () => {
 
   it('is half way up at each cut, rising by a quarter of the slope', () => {
     MODEL.gradeCuts.forEach((cut, k) => {
-      expect(gradeAtMost(MODEL, k as Grade, cut, 0)).toBeCloseTo(0.5, 12)
+      expect(gradeAtMost(MODEL, k as Grade, { ability: cut, hardness: 0 })).toBeCloseTo(0.5, 12)
       const rise =
-        gradeAtMost(MODEL, k as Grade, cut + 1e-5, 0) - gradeAtMost(MODEL, k as Grade, cut - 1e-5, 0)
+        gradeAtMost(MODEL, k as Grade, { ability: cut + 1e-5, hardness: 0 }) -
+        gradeAtMost(MODEL, k as Grade, { ability: cut - 1e-5, hardness: 0 })
       expect(rise / 2e-5).toBeCloseTo(MODEL.slope / 4, 6)
     })
-    expect(calmAtMost(MODEL, 1, 0, 0)).toBeCloseTo(0.5, 12)
-    expect(calmAtMost(MODEL, 2, -9, 0)).toBe(1)
+    expect(calmAtMost(MODEL, 1, { ability: 0, hardness: 0 })).toBeCloseTo(0.5, 12)
+    expect(calmAtMost(MODEL, 2, { ability: -9, hardness: 0 })).toBe(1)
   })
 
   it('makes a rung and a cold ask harder by their steps', () => {
-    expect(difficulty(MODEL, 1, 3, false)).toBeCloseTo(-1.4)
-    expect(difficulty(MODEL, 4, 3, true)).toBeCloseTo(1.1)
+    expect(difficulty(MODEL, 1, { requiredRung: 3, cold: false })).toBeCloseTo(-1.4)
+    expect(difficulty(MODEL, 4, { requiredRung: 3, cold: true })).toBeCloseTo(1.1)
   })
 })
 
@@ -80,7 +81,11 @@ describe('rest', () => {
 
   it('moves the mean and the spread as an Ornstein–Uhlenbeck step does', () => {
     const share = keptShare(MODEL, 120, 3)
-    const rested = afterRest(MODEL, gaussian({ mean: 1, sd: 0.4 }), MODEL.priorAbility, 120, 3)
+    const rested = afterRest(MODEL, gaussian({ mean: 1, sd: 0.4 }), {
+      prior: MODEL.priorAbility,
+      days: 120,
+      daysWorked: 3,
+    })
     expect(meanOf(rested)).toBeCloseTo(-2.2 + 3.2 * share, 3)
     const spread = Math.sqrt(rested.reduce((v, w, i) => v + w * (-7 + i * 0.05 - meanOf(rested)) ** 2, 0))
     expect(spread).toBeCloseTo(Math.sqrt((0.4 * share) ** 2 + 1.44 * (1 - share ** 2)), 2)
@@ -88,16 +93,14 @@ describe('rest', () => {
 
   it('composes over gaps and does nothing in no time', () => {
     const start = gaussian({ mean: 1.5, sd: 0.5 })
-    const once = afterRest(MODEL, start, MODEL.priorAbility, 90, 2)
+    const once = afterRest(MODEL, start, { prior: MODEL.priorAbility, days: 90, daysWorked: 2 })
     const twice = afterRest(
       MODEL,
-      afterRest(MODEL, start, MODEL.priorAbility, 30, 2),
-      MODEL.priorAbility,
-      60,
-      2,
+      afterRest(MODEL, start, { prior: MODEL.priorAbility, days: 30, daysWorked: 2 }),
+      { prior: MODEL.priorAbility, days: 60, daysWorked: 2 },
     )
     expect(meanOf(twice)).toBeCloseTo(meanOf(once), 2)
-    expect(afterRest(MODEL, start, MODEL.priorAbility, 0, 2)).toBe(start)
+    expect(afterRest(MODEL, start, { prior: MODEL.priorAbility, days: 0, daysWorked: 2 })).toBe(start)
   })
 })
 
@@ -142,7 +145,10 @@ describe('the filter', () => {
     const log = grades.map((grade, i) =>
       answer({ day: day([0, 0, 0, 3, 3, 3, 40, 40, 40][i]!), rung: 2 + (i % 2), grade }),
     )
-    const belief = log.reduce((now, one) => withAnswer(MODEL, ASK, now, one), freshBelief(MODEL))
+    const belief = log.reduce(
+      (now, one) => withAnswer(MODEL, ASK, { belief: now, answer: one }),
+      freshBelief(MODEL),
+    )
     const sampled = byImportanceSampling(log, 60_000)
     expect(meanAbility(belief)).toBeCloseTo(sampled.mean, 1)
     expect(Math.abs(meanAbility(belief) - sampled.mean)).toBeLessThan(0.03)
@@ -163,12 +169,12 @@ describe('the filter', () => {
         let at = 0
         const belief = list.reduce((now, { gap, ...one }) => {
           at += gap
-          return withAnswer(MODEL, ASK, now, answer({ ...one, day: day(at) }))
+          return withAnswer(MODEL, ASK, { belief: now, answer: answer({ ...one, day: day(at) }) })
         }, freshBelief(MODEL))
         expect(sum(belief.ability)).toBeCloseTo(1, 9)
         expect(sum(belief.calm)).toBeCloseTo(1, 9)
         const rested = restedTo(MODEL, belief, day(at + 5))
-        const chances = [1, 2, 3, 4].map((rung) => coldChances(MODEL, ASK, rested, rung))
+        const chances = [1, 2, 3, 4].map((rung) => coldChances(MODEL, ASK, { rested, rung }))
         chances.forEach(({ chance, low, high }, i) => {
           expect(low).toBeLessThanOrEqual(high)
           if (i > 0) expect(chance).toBeLessThanOrEqual(chances[i - 1]!.chance)
@@ -180,7 +186,7 @@ describe('the filter', () => {
 
   it('believes more after a lighter answer, and a by-chance one counts half', () => {
     const after = (change: Partial<Answer>): number =>
-      meanAbility(withAnswer(MODEL, ASK, freshBelief(MODEL), answer(change)))
+      meanAbility(withAnswer(MODEL, ASK, { belief: freshBelief(MODEL), answer: answer(change) }))
     expect(after({ grade: 0 })).toBeGreaterThan(after({ grade: 1 }))
     expect(after({ grade: 1 })).toBeGreaterThan(after({ grade: 2 }))
     expect(after({ grade: 1, byChance: true })).toBeLessThan(after({ grade: 1 }))
@@ -188,15 +194,22 @@ describe('the filter', () => {
   })
 
   it('forgets one light answer in ten years', () => {
-    const belief = withAnswer(MODEL, ASK, freshBelief(MODEL), answer(light()))
-    expect(coldChances(MODEL, ASK, restedTo(MODEL, belief, day(3650)), 3).chance).toBeCloseTo(0.042, 3)
+    const belief = withAnswer(MODEL, ASK, { belief: freshBelief(MODEL), answer: answer(light()) })
+    expect(
+      coldChances(MODEL, ASK, { rested: restedTo(MODEL, belief, day(3650)), rung: 3 }).chance,
+    ).toBeCloseTo(0.042, 3)
   })
 
   it('keeps the same belief however the same evidence is grouped into calls', () => {
     const log = times(6, (i) => answer({ day: day(i), grade: (i % 3) as Grade }))
-    const whole = log.reduce((now, one) => withAnswer(MODEL, ASK, now, one), freshBelief(MODEL))
-    const half = log.slice(0, 3).reduce((now, one) => withAnswer(MODEL, ASK, now, one), freshBelief(MODEL))
-    const rest = log.slice(3).reduce((now, one) => withAnswer(MODEL, ASK, now, one), half)
+    const whole = log.reduce(
+      (now, one) => withAnswer(MODEL, ASK, { belief: now, answer: one }),
+      freshBelief(MODEL),
+    )
+    const half = log
+      .slice(0, 3)
+      .reduce((now, one) => withAnswer(MODEL, ASK, { belief: now, answer: one }), freshBelief(MODEL))
+    const rest = log.slice(3).reduce((now, one) => withAnswer(MODEL, ASK, { belief: now, answer: one }), half)
     expect(rest).toEqual(whole)
   })
 })

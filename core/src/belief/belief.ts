@@ -47,8 +47,12 @@ export const restedTo = (model: Model, belief: Belief, day: Day): Belief => {
   if (known?.day === day && known.model === model) return known.belief
   const rested = {
     ...belief,
-    ability: afterRest(model, belief.ability, model.priorAbility, days, belief.daysWorked),
-    calm: afterRest(model, belief.calm, model.priorCalm, days, belief.daysWorked),
+    ability: afterRest(model, belief.ability, {
+      prior: model.priorAbility,
+      days,
+      daysWorked: belief.daysWorked,
+    }),
+    calm: afterRest(model, belief.calm, { prior: model.priorCalm, days, daysWorked: belief.daysWorked }),
   }
   lastRest.set(belief, { model, day, belief: rested })
   return rested
@@ -79,10 +83,14 @@ const weighed = (density: Density, likelihood: Float64Array, half: boolean): Wei
 }
 
 /** The belief after one more answer, with the rest before it when it opens a new day. */
-export const withAnswer = (model: Model, step: StepShape, belief: Belief, answer: Answer): Belief => {
+export const withAnswer = (
+  model: Model,
+  step: StepShape,
+  { belief, answer }: { belief: Belief; answer: Answer },
+): Belief => {
   const cold = belief.lastDay !== answer.day
   const before = cold ? restedTo(model, belief, answer.day) : belief
-  const tables = tablesFor(model, difficulty(model, answer.rung, step.requiredRung, cold))
+  const tables = tablesFor(model, difficulty(model, answer.rung, { requiredRung: step.requiredRung, cold }))
   const half = isHalfWeight(answer)
   const graded = weighed(before.ability, tables.grade[answer.grade]!, half)
   const calm =
@@ -110,17 +118,28 @@ export interface Chances {
 }
 
 /** The chance that a first ask of the day at `rung` is answered light; the belief must already be rested to that day. */
-export const lightChance = (model: Model, step: StepShape, rested: Belief, rung: number): number =>
-  expectation(rested.ability, tablesFor(model, difficulty(model, rung, step.requiredRung, true)).light)
+export const lightChance = (
+  model: Model,
+  step: StepShape,
+  { rested, rung }: { rested: Belief; rung: number },
+): number =>
+  expectation(
+    rested.ability,
+    tablesFor(model, difficulty(model, rung, { requiredRung: step.requiredRung, cold: true })).light,
+  )
 
 /** The chances of a first ask of the day at `rung`; the belief must already be rested to that day. */
-export const coldChances = (model: Model, step: StepShape, rested: Belief, rung: number): Chances => {
-  const hardness = difficulty(model, rung, step.requiredRung, true)
+export const coldChances = (
+  model: Model,
+  step: StepShape,
+  { rested, rung }: { rested: Belief; rung: number },
+): Chances => {
+  const hardness = difficulty(model, rung, { requiredRung: step.requiredRung, cold: true })
   const tables = tablesFor(model, hardness)
   return {
     chance: expectation(rested.ability, tables.light),
-    low: gradeAtMost(model, 1, quantile(rested.ability, 0.1), hardness),
-    high: gradeAtMost(model, 1, quantile(rested.ability, 0.9), hardness),
+    low: gradeAtMost(model, 1, { ability: quantile(rested.ability, 0.1), hardness }),
+    high: gradeAtMost(model, 1, { ability: quantile(rested.ability, 0.9), hardness }),
     calmChance: expectation(rested.calm, tables.notTight),
   }
 }

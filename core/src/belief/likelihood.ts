@@ -5,16 +5,25 @@ import type { Model } from './model'
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
 
 /** How much harder an ask was than a warm one at the required rung. */
-export const difficulty = (model: Model, rung: number, requiredRung: number, cold: boolean): number =>
-  model.rungStep * (rung - requiredRung) + (cold ? model.cold : 0)
+export const difficulty = (
+  model: Model,
+  rung: number,
+  { requiredRung, cold }: { requiredRung: number; cold: boolean },
+): number => model.rungStep * (rung - requiredRung) + (cold ? model.cold : 0)
 
 /** P(grade ≤ k) at one ability. */
-export const gradeAtMost = (model: Model, k: Grade, ability: number, hardness: number): number =>
-  k === 4 ? 1 : logistic(model.slope * (ability - model.gradeCuts[k] - hardness))
+export const gradeAtMost = (
+  model: Model,
+  k: Grade,
+  { ability, hardness }: { ability: number; hardness: number },
+): number => (k === 4 ? 1 : logistic(model.slope * (ability - model.gradeCuts[k] - hardness)))
 
 /** P(calm ≤ k) at one ability for calm. */
-export const calmAtMost = (model: Model, k: Calm, ability: number, hardness: number): number =>
-  k === 2 ? 1 : logistic(model.slope * (ability - model.calmCuts[k] - hardness))
+export const calmAtMost = (
+  model: Model,
+  k: Calm,
+  { ability, hardness }: { ability: number; hardness: number },
+): number => (k === 2 ? 1 : logistic(model.slope * (ability - model.calmCuts[k] - hardness)))
 
 interface Tables {
   /** `grade[k]` is P(grade = k) at each grid point. */
@@ -30,8 +39,12 @@ const differences = (atMost: readonly Float64Array[]): Float64Array[] =>
   atMost.map((upper, k) => (k === 0 ? upper : upper.map((p, i) => p - atMost[k - 1]![i]!)))
 
 const build = (model: Model, hardness: number): Tables => {
-  const grades = ([0, 1, 2, 3, 4] as const).map((k) => POINTS.map((x) => gradeAtMost(model, k, x, hardness)))
-  const calms = ([0, 1, 2] as const).map((k) => POINTS.map((x) => calmAtMost(model, k, x, hardness)))
+  const grades = ([0, 1, 2, 3, 4] as const).map((k) =>
+    POINTS.map((x) => gradeAtMost(model, k, { ability: x, hardness })),
+  )
+  const calms = ([0, 1, 2] as const).map((k) =>
+    POINTS.map((x) => calmAtMost(model, k, { ability: x, hardness })),
+  )
   return { grade: differences(grades), calm: differences(calms), light: grades[1]!, notTight: calms[1]! }
 }
 

@@ -38,7 +38,11 @@ const NEGLIGIBLE = 1e-12
  * Samples a Gaussian outwards from its centre. Neighbouring values of a Gaussian differ by a factor that itself
  * changes by a constant factor, so a row costs three exponentials however wide it is.
  */
-const fillRow = (row: Float64Array, first: number, mean: number, sigma: number): void => {
+const fillRow = (
+  row: Float64Array,
+  first: number,
+  { mean, sigma }: { mean: number; sigma: number },
+): void => {
   const shrink = Math.exp(-((CELL / sigma) ** 2))
   const centre = Math.min(row.length - 1, Math.max(0, Math.round((mean - GRID.lo) / CELL) - first))
   const distance = POINTS[first + centre]! - mean
@@ -89,7 +93,7 @@ const makeRow = (move: Move, i: number): Row => {
   const start = Math.max(0, lowest)
   const last = Math.min(GRID.size - 1, highest)
   const weights = new Float64Array(last - start + 1)
-  fillRow(weights, start, mean, sigma)
+  fillRow(weights, start, { mean, sigma })
   let sum = 0
   for (let j = 0; j < weights.length; j++) sum += weights[j]!
   for (let j = 0; j < weights.length; j++) weights[j]! /= sum
@@ -121,9 +125,7 @@ const sources = new Float64Array(GRID.size + 2 * MARGIN)
 const gather = (
   moved: Float64Array,
   density: Density,
-  { from, backwards }: Shared,
-  first: number,
-  last: number,
+  { shared: { from, backwards }, first, last }: { shared: Shared; first: number; last: number },
 ): void => {
   if (first > last) return
   const { length } = backwards
@@ -166,7 +168,11 @@ const support = (density: Density): readonly [first: number, last: number] => {
 }
 
 /** Lays down sources `first` to `last` one by one, each by its own row. */
-const layDown = (moved: Float64Array, density: Density, move: Move, first: number, last: number): void => {
+const layDown = (
+  moved: Float64Array,
+  density: Density,
+  { move, first, last }: { move: Move; first: number; last: number },
+): void => {
   for (let i = first; i <= last; i++) spread(moved, (move.rows[i] ??= makeRow(move, i)), density[i]!)
 }
 
@@ -174,11 +180,15 @@ const applyMove = (density: Density, move: Move): Density => {
   const moved = new Float64Array(GRID.size)
   const [first, last] = support(density)
   const { shared } = move
-  if (shared === null) layDown(moved, density, move, first, last)
+  if (shared === null) layDown(moved, density, { move, first, last })
   else {
-    layDown(moved, density, move, first, Math.min(last, shared.first - 1))
-    gather(moved, density, shared, Math.max(first, shared.first), Math.min(last, shared.last))
-    layDown(moved, density, move, Math.max(first, shared.last + 1), last)
+    layDown(moved, density, { move, first, last: Math.min(last, shared.first - 1) })
+    gather(moved, density, {
+      shared,
+      first: Math.max(first, shared.first),
+      last: Math.min(last, shared.last),
+    })
+    layDown(moved, density, { move, first: Math.max(first, shared.last + 1), last })
   }
   return moved
 }
@@ -219,9 +229,7 @@ export const keptShare = (model: Model, days: number, daysWorked: number): numbe
 export const afterRest = (
   model: Model,
   density: Density,
-  prior: Normal,
-  days: number,
-  daysWorked: number,
+  { prior, days, daysWorked }: { prior: Normal; days: number; daysWorked: number },
 ): Density => {
   if (days <= 0) return density
   const share = keptShare(model, days, daysWorked)

@@ -19,14 +19,14 @@ describe('the rules of blocks', () => {
 
   it('count a youngster’s handling, and say when it is enough', () => {
     const block = { kind: 'handling', from: '2026-05-01' } as const
-    expect(blockNotice(block, '2025-05-01', 3, '2026-05-10')).toBe(
+    expect(blockNotice(block, '2025-05-01', { sessions: 3, on: '2026-05-10' })).toBe(
       'Session 4 of about 10, by 2026-05-22; 15 minutes at the most.',
     )
-    expect(blockNotice(block, '2025-05-01', 10, '2026-05-15')).toMatch(
+    expect(blockNotice(block, '2025-05-01', { sessions: 10, on: '2026-05-15' })).toMatch(
       /10 sessions in 14 calendar days: enough/,
     )
-    expect(blockNotice(block, '2025-05-01', 4, '2026-05-30')).toMatch(/enough/)
-    expect(blockNotice(block, '2020-05-01', 4, '2026-05-30')).toBeNull()
+    expect(blockNotice(block, '2025-05-01', { sessions: 4, on: '2026-05-30' })).toMatch(/enough/)
+    expect(blockNotice(block, '2020-05-01', { sessions: 4, on: '2026-05-30' })).toBeNull()
   })
 
   it('keep a horse off work while it rests or grows', () => {

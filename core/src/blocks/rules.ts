@@ -24,8 +24,7 @@ export const againstOpening = (kind: BlockKind, born: Day | null, on: Day): stri
 export const blockNotice = (
   block: BlockNow | null,
   born: Day | null,
-  sessions: number,
-  on: Day,
+  { sessions, on }: { sessions: number; on: Day },
 ): string | null => {
   if (block === null) return null
   const days = daysBetween(block.from, on)

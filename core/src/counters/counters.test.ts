@@ -19,7 +19,8 @@ const row = (day: string, change: Partial<Worked> = {}): Worked => ({
   ...change,
 })
 
-const counted = (rows: readonly Worked[], on = '2026-03-31') => countersOf(FEET_FIRST, rows, ARRIVED, on)
+const counted = (rows: readonly Worked[], on = '2026-03-31') =>
+  countersOf(FEET_FIRST, rows, { arrived: ARRIVED, on })
 
 describe('days', () => {
   it('are four different counters', () => {

@@ -112,7 +112,11 @@ const trackCounts = (rows: readonly Worked[]): readonly TrackCount[] =>
 const WEEK = 7
 
 /** Counts what was logged of one horse up to a day; rows of later days are left out. */
-export const countersOf = (program: Program, all: readonly Worked[], arrived: Day, on: Day): Counters => {
+export const countersOf = (
+  program: Program,
+  all: readonly Worked[],
+  { arrived, on }: { arrived: Day; on: Day },
+): Counters => {
   const rows = all.filter(({ day }) => day <= on)
   const days = distinctDays(rows)
   const loadDays = [...groupedBy(rows, ({ day }) => day)]

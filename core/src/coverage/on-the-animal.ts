@@ -17,8 +17,7 @@ const lastStepHold = (spots: readonly Spot[]): StepHold => {
 const holdsBy = <K extends Zone | Place>(
   spots: readonly Spot[],
   thing: Thing,
-  side: Side,
-  where: (spot: Spot) => K | null,
+  { side, where }: { side: Side; where: (spot: Spot) => K | null },
 ): ReadonlyMap<K, StepHold> => {
   const at = new Map<K, Spot[]>()
   for (const spot of spots) {
@@ -34,8 +33,8 @@ const holdsBy = <K extends Zone | Place>(
  * it never was is left out.
  */
 export const zoneHolds = (spots: readonly Spot[], thing: Thing, side: Side): ReadonlyMap<Zone, StepHold> =>
-  holdsBy(spots, thing, side, ({ zone }) => zone)
+  holdsBy(spots, thing, { side, where: ({ zone }) => zone })
 
 /** How far a thing holds from each place to stand on a side, wherever on the animal it was. `spots` are oldest first. */
 export const placeHolds = (spots: readonly Spot[], thing: Thing, side: Side): ReadonlyMap<Place, StepHold> =>
-  holdsBy(spots, thing, side, ({ place }) => place)
+  holdsBy(spots, thing, { side, where: ({ place }) => place })

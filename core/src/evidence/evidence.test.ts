@@ -46,13 +46,16 @@ describe('predictions', () => {
       [day(0), true, 'lead-up'],
       [day(4), false, 'lead-up'],
     ])
-    const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers.slice(0, 2)), day(4))
+    const views = viewsOf(MODEL, FEET_FIRST, {
+      records: replayHorse(MODEL, FEET_FIRST, answers.slice(0, 2)),
+      on: day(4),
+    })
     expect(predictions[1]!.chance).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
     expect(records).toEqual(replayHorse(MODEL, FEET_FIRST, answers))
     expect(predictions[1]!.morning).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
-    const evening = viewsOf(MODEL, FEET_FIRST, records, day(4)).get('lead-up/none')!
+    const evening = viewsOf(MODEL, FEET_FIRST, { records, on: day(4) }).get('lead-up/none')!
     expect(predictions[1]!.evening).toBeCloseTo(evening.chance, 12)
-    const untouched = viewsOf(MODEL, FEET_FIRST, new Map(), day(0)).get('lead-up/none')!
+    const untouched = viewsOf(MODEL, FEET_FIRST, { records: new Map(), on: day(0) }).get('lead-up/none')!
     expect(predictions[0]!.chance).toBeCloseTo(untouched.byRung[1]!.chance, 12)
   })
 })
@@ -79,7 +82,7 @@ describe('predictions brought on', () => {
         })
         const whole = replayPredicting(MODEL, FEET_FIRST, answers)
         const first = replayPredicting(MODEL, FEET_FIRST, answers.slice(0, cut))
-        const then = predictingOn(MODEL, FEET_FIRST, first.records, answers.slice(cut))
+        const then = predictingOn(MODEL, FEET_FIRST, { before: first.records, answers: answers.slice(cut) })
         const evening = (one: { step: string; side: string; day: string; evening: number }) =>
           [`${one.step} ${one.side} ${one.day}`, one.evening] as const
         const kept = new Map([...first.predictions, ...then.predictions, ...then.goneOn].map(evening))
@@ -212,7 +215,11 @@ describe('the difference of two shares', () => {
 })
 
 describe('what was different', () => {
-  const group = (value: string, sessions: number, light: number, asks: number): Group => ({
+  const group = (
+    value: string,
+    sessions: number,
+    { light, asks }: { light: number; asks: number },
+  ): Group => ({
     value,
     sessions,
     light,
@@ -222,9 +229,9 @@ describe('what was different', () => {
 
   it('is each value against all others, with counts and a spread, and never more than that', () => {
     const [wind, fair] = differencesOf([
-      group('wind', 4, 10, 20),
-      group('fair', 9, 54, 60),
-      group('heat', 0, 0, 0),
+      group('wind', 4, { light: 10, asks: 20 }),
+      group('fair', 9, { light: 54, asks: 60 }),
+      group('heat', 0, { light: 0, asks: 0 }),
     ])
     expect(wind!.against).toMatchObject({ asks: 60, sessions: 9, share: 0.9 })
     expect(wind!.against!.by).toBeCloseTo(-0.4, 12)
@@ -236,12 +243,18 @@ describe('what was different', () => {
   })
 
   it('is not told from too few sessions, and may be nothing', () => {
-    const [few] = differencesOf([group('wind', ENOUGH_SESSIONS - 1, 3, 9), group('fair', 9, 8, 9)])
+    const [few] = differencesOf([
+      group('wind', ENOUGH_SESSIONS - 1, { light: 3, asks: 9 }),
+      group('fair', 9, { light: 8, asks: 9 }),
+    ])
     expect(few!.against).toBeNull()
     expect(differenceInWords(few!)).toMatch(/Too few sessions to compare/)
-    const [slight] = differencesOf([group('wind', 3, 7, 9), group('fair', 3, 8, 9)])
+    const [slight] = differencesOf([
+      group('wind', 3, { light: 7, asks: 9 }),
+      group('fair', 3, { light: 8, asks: 9 }),
+    ])
     expect(differenceInWords(slight!)).toMatch(/it may be nothing/)
-    const [only] = differencesOf([group('fair', 9, 8, 9)])
+    const [only] = differencesOf([group('fair', 9, { light: 8, asks: 9 })])
     expect(only!.against).toBeNull()
   })
 })

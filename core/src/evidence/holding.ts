@@ -48,13 +48,11 @@ const furthestFirst = (a: GateTrack, b: GateTrack): number =>
 export const nearestGate = (
   program: Program,
   views: Views,
-  facts: Facts,
-  counted: Counted,
-  on: Day,
+  { facts, counted, on }: { facts: Facts; counted: Counted; on: Day },
 ): NearestGate | null => {
   const [gate] = gatesAhead(program, views)
   if (!gate) return null
-  const { verdict, sentence, tracks } = gateVerdict(program, gate, views, facts, on)
+  const { verdict, sentence, tracks } = gateVerdict(program, gate, { views, facts, on })
   const missing = tracks.filter(({ holds }) => !holds)
   return {
     gate: gate.key,

@@ -43,8 +43,7 @@ export interface Evening {
 const predictionsBefore = (
   model: Model,
   program: Program,
-  records: Records,
-  answer: TrackedAnswer,
+  { records, answer }: { records: Records; answer: TrackedAnswer },
 ): readonly Prediction[] => {
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return []
@@ -54,16 +53,16 @@ const predictionsBefore = (
     .map((side) => ({ side, belief: records.get(trackKey(step.key, side))?.belief }))
     .filter(({ belief }) => belief?.lastDay !== day)
     .map(({ side, belief }) => {
-      const fresh = () => freshBelief(model, startingMean(model, program, step, side, day, records))
+      const fresh = () => freshBelief(model, startingMean(model, program, { step, side, day, records }))
       const rested = belief ? restedTo(model, belief, day) : fresh()
       return {
         step: step.key,
         side,
         day,
-        chance: lightChance(model, step, rested, rung),
+        chance: lightChance(model, step, { rested, rung }),
         light: isLight(answer.grade),
         tight: answer.calm === null ? null : isTight(answer.calm),
-        morning: lightChance(model, step, rested, step.requiredRung),
+        morning: lightChance(model, step, { rested, rung: step.requiredRung }),
       }
     })
 }
@@ -83,8 +82,7 @@ export interface Judged<T> {
 export const predictingOn = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
-  before: Records,
-  answers: readonly T[],
+  { before, answers }: { before: Records; answers: readonly T[] },
 ): Judged<T> => {
   const records = new Map(before)
   const evenings: Evening[] = []
@@ -93,16 +91,16 @@ export const predictingOn = <T extends TrackedAnswer>(
     if (!record || record === before.get(key)) return
     const { step: stepKey, side } = trackOf(key)
     const step = stepOf(program, stepKey)!
-    const evening = lightChance(model, step, record.belief, step.requiredRung)
+    const evening = lightChance(model, step, { rested: record.belief, rung: step.requiredRung })
     evenings.push({ step: stepKey, side, day: record.belief.lastDay!, evening })
   }
   const begun: (Prediction & { readonly answer: T })[] = []
   for (const answer of answers) {
-    for (const prediction of predictionsBefore(model, program, records, answer)) {
+    for (const prediction of predictionsBefore(model, program, { records, answer })) {
       keepEvening(trackKey(prediction.step, prediction.side))
       begun.push({ ...prediction, answer })
     }
-    recordsWith(model, program, records, answer)
+    recordsWith(model, program, { records, answer })
   }
   for (const key of records.keys()) keepEvening(key)
   const eveningOf = new Map(evenings.map((one) => [dayKey(one), one]))
@@ -116,4 +114,4 @@ export const replayPredicting = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
   answers: readonly T[],
-): Judged<T> => predictingOn(model, program, new Map(), answers)
+): Judged<T> => predictingOn(model, program, { before: new Map(), answers })

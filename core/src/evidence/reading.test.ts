@@ -31,7 +31,7 @@ const daysOf = (
 ): TrackedAnswer[] => days.flatMap((n) => times(5, () => ask(step, n, change)))
 
 const viewsAfter = (answers: readonly TrackedAnswer[], on: string): Views =>
-  viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers), on)
+  viewsOf(MODEL, FEET_FIRST, { records: replayHorse(MODEL, FEET_FIRST, answers), on })
 
 const countedOf = (answers: readonly TrackedAnswer[]): Counted =>
   new Map(
@@ -44,13 +44,11 @@ const countedOf = (answers: readonly TrackedAnswer[]): Counted =>
 describe('the nearest gate', () => {
   it('is the first one that is still ahead, with the track that is furthest from it first', () => {
     const answers = daysOf('lead-up', [0, 2, 4])
-    const nearest = nearestGate(
-      FEET_FIRST,
-      viewsAfter(answers, day(5)),
-      NO_FACTS,
-      countedOf(answers),
-      day(5),
-    )!
+    const nearest = nearestGate(FEET_FIRST, viewsAfter(answers, day(5)), {
+      facts: NO_FACTS,
+      counted: countedOf(answers),
+      on: day(5),
+    })!
     expect(nearest).toMatchObject({ gate: 'halter', verdict: 'not-yet' })
     expect(nearest.heldBy.length + nearest.holding).toBe(nearest.tracks)
     const chances = nearest.heldBy.map(({ step, side }) => {
@@ -66,13 +64,11 @@ describe('the nearest gate', () => {
       ...daysOf('face-up', [0, 1, 3], { grade: 3 }),
       ...daysOf('first-touch', [2], { side: 'left', grade: 3 }),
     ]
-    const nearest = nearestGate(
-      FEET_FIRST,
-      viewsAfter(answers, day(6)),
-      NO_FACTS,
-      countedOf(answers),
-      day(6),
-    )!
+    const nearest = nearestGate(FEET_FIRST, viewsAfter(answers, day(6)), {
+      facts: NO_FACTS,
+      counted: countedOf(answers),
+      on: day(6),
+    })!
     const held = nearest.heldBy.find(({ step, side }) => step === 'first-touch' && side === 'left')!
     expect(held).toMatchObject({ state: 'started', daysWorked: 1, since: day(2) })
   })
@@ -84,7 +80,7 @@ describe('the nearest gate', () => {
         { ...view, state: 'solid' as const, chance: 0.95, calmChance: 0.95 },
       ]),
     )
-    expect(nearestGate(FEET_FIRST, solid, NO_FACTS, new Map(), day(1))).toBeNull()
+    expect(nearestGate(FEET_FIRST, solid, { facts: NO_FACTS, counted: new Map(), on: day(1) })).toBeNull()
   })
 })
 
@@ -178,17 +174,17 @@ describe('what was promised and not done', () => {
     { id: 'b', day: day(2), promised },
     { id: 'c', day: day(4), promised: null },
   ]
-  const given = (sessionId: string, step: string, side: Side, n: number) =>
+  const given = (sessionId: string, step: string, { side, n }: { side: Side; n: number }) =>
     times(n, () => ({ sessionId, step, side }))
 
   it('is what was left out, or less than half given, over all sessions that set out with it', () => {
     const answers = [
-      ...given('a', 'lead-up', 'none', 3),
-      ...given('a', 'flag', 'left', 4),
-      ...given('a', 'flag', 'right', 1),
-      ...given('b', 'lead-up', 'none', 6),
-      ...given('b', 'flag', 'left', 4),
-      ...given('c', 'flag', 'right', 9),
+      ...given('a', 'lead-up', { side: 'none', n: 3 }),
+      ...given('a', 'flag', { side: 'left', n: 4 }),
+      ...given('a', 'flag', { side: 'right', n: 1 }),
+      ...given('b', 'lead-up', { side: 'none', n: 6 }),
+      ...given('b', 'flag', { side: 'left', n: 4 }),
+      ...given('c', 'flag', { side: 'right', n: 9 }),
     ]
     expect(promisesNotDone(sessions, answers)).toEqual([
       { step: 'flag', side: 'right', promised: 8, given: 1, sessions: 2, lastDay: day(2) },

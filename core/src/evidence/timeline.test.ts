@@ -20,18 +20,20 @@ const ask = (change: Partial<TrackedAnswer> = {}): TrackedAnswer => ({
 describe('the chance over days', () => {
   const answers = [0, 2, 30].flatMap((n) => times(5, () => ask({ day: day(n) })))
   const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, answers)
-  const moments = timelineOf(MODEL, LEAD_UP, predictions, records.get('lead-up/none')!.belief, day(40))
+  const moments = timelineOf(MODEL, LEAD_UP, {
+    days: predictions,
+    now: records.get('lead-up/none')!.belief,
+    on: day(40),
+  })
   const judgedOn = (on: string, upTo: string) =>
-    viewsOf(
-      MODEL,
-      FEET_FIRST,
-      replayHorse(
+    viewsOf(MODEL, FEET_FIRST, {
+      records: replayHorse(
         MODEL,
         FEET_FIRST,
         answers.filter((one) => one.day <= upTo),
       ),
       on,
-    ).get('lead-up/none')!.chance
+    }).get('lead-up/none')!.chance
 
   it('is what the judgement of each day says', () => {
     for (const on of [day(2), day(30), day(40), addDays(day(40), AHEAD_DAYS)]) {
@@ -54,8 +56,8 @@ describe('the chance over days', () => {
 
   it('is nothing before the first day worked, and knows no day after today', () => {
     const { belief } = records.get('lead-up/none')!
-    expect(timelineOf(MODEL, LEAD_UP, predictions, belief, day(-1))).toEqual([])
-    const told = timelineOf(MODEL, LEAD_UP, predictions, belief, day(29))
+    expect(timelineOf(MODEL, LEAD_UP, { days: predictions, now: belief, on: day(-1) })).toEqual([])
+    const told = timelineOf(MODEL, LEAD_UP, { days: predictions, now: belief, on: day(29) })
     expect(told.map((one) => one.day)).not.toContain(day(30))
     expect(told.findLast((one) => one.day <= day(29))!.day).toBe(day(29))
   })
@@ -77,13 +79,18 @@ describe('the chance over days', () => {
             return grades.map((grade) => ask({ day: day(n), grade: grade as 0 }))
           })
           const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, log)
-          const told = timelineOf(MODEL, LEAD_UP, predictions, records.get('lead-up/none')!.belief, day(n))
+          const told = timelineOf(MODEL, LEAD_UP, {
+            days: predictions,
+            now: records.get('lead-up/none')!.belief,
+            on: day(n),
+          })
           for (const { day: on, chance } of told) {
             const upTo = log.filter((one) => one.day < on)
             if (upTo.length === 0 || log.some((one) => one.day === on)) continue
-            const view = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, upTo), on).get(
-              'lead-up/none',
-            )!
+            const view = viewsOf(MODEL, FEET_FIRST, {
+              records: replayHorse(MODEL, FEET_FIRST, upTo),
+              on,
+            }).get('lead-up/none')!
             expect(Math.abs(chance - view.chance)).toBeLessThan(0.01)
           }
         },

@@ -33,8 +33,7 @@ const daysAfter = (from: Day, to: Day): readonly Day[] => {
  */
 const wornBetween = (
   model: Model,
-  from: Moment,
-  to: Moment,
+  [from, to]: readonly [from: Moment, to: Moment],
   { since, daysWorked }: { since: Day; daysWorked: number },
 ): readonly Moment[] => {
   const kept = (day: Day): number => keptShare(model, daysBetween(since, day), daysWorked)
@@ -55,13 +54,11 @@ const wornBetween = (
 export const timelineOf = (
   model: Model,
   step: StepShape,
-  days: readonly DayTold[],
-  now: Belief,
-  on: Day,
+  { days, now, on }: { days: readonly DayTold[]; now: Belief; on: Day },
 ): readonly Moment[] => {
   const moments: Moment[] = []
   const goOn = (to: Moment, since: Day, daysWorked: number): void => {
-    moments.push(...wornBetween(model, moments.at(-1)!, to, { since, daysWorked }), to)
+    moments.push(...wornBetween(model, [moments.at(-1)!, to], { since, daysWorked }), to)
   }
   // A device's clock may run into tomorrow.
   const worked = days.filter(({ day }) => day <= on)
@@ -73,7 +70,7 @@ export const timelineOf = (
   if (last === undefined) return []
   for (const day of [on, addDays(on, AHEAD_DAYS)].filter((one) => one > last)) {
     const rested = restedTo(model, now, day)
-    goOn({ day, chance: lightChance(model, step, rested, step.requiredRung) }, last, now.daysWorked)
+    goOn({ day, chance: lightChance(model, step, { rested, rung: step.requiredRung }) }, last, now.daysWorked)
   }
   return moments
 }

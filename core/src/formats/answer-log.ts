@@ -74,7 +74,7 @@ class Reader {
     return text
   }
 
-  whole(column: LogColumn, least: number, most: number, or = ''): number {
+  whole(column: LogColumn, least: number, { most, or = '' }: { most: number; or?: string }): number {
     const text = this.cell(column)
     const value = /^\d{1,4}$/.test(text) ? Number(text) : NaN
     if (!(value >= least && value <= most))
@@ -83,7 +83,7 @@ class Reader {
   }
 
   wholeOrEmpty(column: LogColumn, least: number, most: number): number | null {
-    return this.cell(column) === '' ? null : this.whole(column, least, most, ', or nothing')
+    return this.cell(column) === '' ? null : this.whole(column, least, { most, or: ', or nothing' })
   }
 
   flag(column: LogColumn): boolean {
@@ -106,11 +106,11 @@ const readRow = (line: number, cell: (column: LogColumn) => string): { row: LogR
     step: read.words('step', 'the key of a step'),
     kind: read.oneOf('kind', ['ask', 'accept', 'hold']),
     side: read.oneOf('side', ['left', 'right', 'none']),
-    requiredRung: read.whole('required_rung', 1, MOST_RUNGS),
+    requiredRung: read.whole('required_rung', 1, { most: MOST_RUNGS }),
     allRound: read.flag('all_round'),
     ...read.time('at'),
-    rung: read.whole('rung', 1, MOST_RUNGS),
-    grade: read.whole('grade', 0, 4) as Grade,
+    rung: read.whole('rung', 1, { most: MOST_RUNGS }),
+    grade: read.whole('grade', 0, { most: 4 }) as Grade,
     calm: read.wholeOrEmpty('calm', 0, 2) as Calm | null,
     byChance: read.flag('by_chance'),
     recalled: read.flag('recalled'),

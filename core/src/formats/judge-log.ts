@@ -42,7 +42,7 @@ const judged = (model: Model, rows: readonly LogRow[], on: Day): JudgedTrack => 
   const { horse, step, side, kind, requiredRung, allRound } = rows[0]!
   const spec = { kind, requiredRung, allRound }
   const answers = rows.filter(({ day }) => day <= on).sort(inTime)
-  const view = judge(model, spec, replay(model, spec, answers).record, on)
+  const view = judge(model, spec, { record: replay(model, spec, { answers }).record, on })
   return {
     horse,
     step,

@@ -185,9 +185,7 @@ const sideIn = (cell: Cell, step: Step): Side => {
 const wholeIn = (
   cell: Cell,
   field: LogField,
-  least: number,
-  most: number,
-  words: readonly string[],
+  { least, most, words }: { least: number; most: number; words: readonly string[] },
 ): number => {
   const text = cell(field)
   const byWord = words.findIndex((word) => normal(word) === normal(text))
@@ -213,8 +211,7 @@ const placeIn = (cell: Cell): Place | null => {
 const oneOf = <T extends string>(
   cell: Cell,
   field: LogField,
-  keys: readonly T[],
-  words: Readonly<Record<T, string>>,
+  { keys, words }: { keys: readonly T[]; words: Readonly<Record<T, string>> },
 ): T | null => {
   const text = normal(cell(field))
   if (text === '') return null
@@ -246,9 +243,10 @@ const mapped = (line: number, cell: Cell, options: MappingOptions): MappedAnswer
     horseId: id,
     step: step.key,
     side: sideIn(cell, step),
-    rung: wholeIn(cell, 'rung', 1, step.rungs.length, step.rungs),
-    grade: wholeIn(cell, 'grade', 0, 4, GRADE_WORDS[step.kind]) as Grade,
-    calm: cell('calm') === '' ? null : (wholeIn(cell, 'calm', 0, 2, CALM_WORDS) as Calm),
+    rung: wholeIn(cell, 'rung', { least: 1, most: step.rungs.length, words: step.rungs }),
+    grade: wholeIn(cell, 'grade', { least: 0, most: 4, words: GRADE_WORDS[step.kind] }) as Grade,
+    calm:
+      cell('calm') === '' ? null : (wholeIn(cell, 'calm', { least: 0, most: 2, words: CALM_WORDS }) as Calm),
     at: atIn(cell, options),
     byChance: flagIn(cell, 'by_chance'),
     recalled: flagIn(cell, 'recalled'),
@@ -260,9 +258,9 @@ const mapped = (line: number, cell: Cell, options: MappingOptions): MappedAnswer
     where: cell('where'),
     sign: cell('sign').slice(0, SIGN_LENGTH) || null,
     fault: cell('fault').slice(0, FAULT_LENGTH) || null,
-    ending: oneOf(cell, 'ending', ENDINGS, ENDING_WORDS),
+    ending: oneOf(cell, 'ending', { keys: ENDINGS, words: ENDING_WORDS }),
     slip: cell('slip').slice(0, SIGN_LENGTH) || null,
-    zone: oneOf(cell, 'zone', ZONE_KEYS, ZONES),
+    zone: oneOf(cell, 'zone', { keys: ZONE_KEYS, words: ZONES }),
   }
 }
 

@@ -27,14 +27,14 @@ const LAW = { ...STANDARD_LAW, speed: 0.35 }
 
 describe('the law of learning', () => {
   it('teaches most where the answer is even, and nothing but worry where it is hopeless', () => {
-    expect(gainOf(LAW, 1, 0.5, 0).ability).toBeCloseTo(0.35, 12)
-    expect(gainOf(LAW, 1, 0.9, 0).ability).toBeCloseTo(0.35 * 0.36, 12)
-    expect(gainOf(LAW, 1, 0.14, 0)).toEqual({ ability: 0, calm: -0.1 })
+    expect(gainOf(LAW, 1, { chance: 0.5, calm: 0 }).ability).toBeCloseTo(0.35, 12)
+    expect(gainOf(LAW, 1, { chance: 0.9, calm: 0 }).ability).toBeCloseTo(0.35 * 0.36, 12)
+    expect(gainOf(LAW, 1, { chance: 0.14, calm: 0 })).toEqual({ ability: 0, calm: -0.1 })
   })
 
   it('tires within a burst and halves for a tight answer', () => {
-    expect(gainOf(LAW, 3, 0.5, 0).ability).toBeCloseTo(0.35 * 0.85 ** 2, 12)
-    expect(gainOf(LAW, 1, 0.5, 2)).toEqual({ ability: 0.175, calm: 0 })
+    expect(gainOf(LAW, 3, { chance: 0.5, calm: 0 }).ability).toBeCloseTo(0.35 * 0.85 ** 2, 12)
+    expect(gainOf(LAW, 1, { chance: 0.5, calm: 2 })).toEqual({ ability: 0.175, calm: 0 })
   })
 })
 
@@ -78,6 +78,10 @@ describe('the simulated horse', () => {
   })
 
   it('works on days counted back from today', () => {
-    expect(workDays('2026-05-14', 3, 2, 1)).toEqual(['2026-05-09', '2026-05-11', '2026-05-13'])
+    expect(workDays('2026-05-14', 3, { every: 2, endsBefore: 1 })).toEqual([
+      '2026-05-09',
+      '2026-05-11',
+      '2026-05-13',
+    ])
   })
 })

@@ -10,6 +10,7 @@ import {
   type TrackView,
   type Views,
 } from '../readiness'
+import type { DayToPlan } from './rearing'
 import type { DayOfWork } from './work-day'
 
 type Task = 'check' | 'mend' | 'work' | 'begin'
@@ -59,10 +60,14 @@ const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
 }
 
 /** What the first gate that only waits for first asks wants asked. */
-const wantedByGate = (program: Program, views: Views, facts: Facts, on: Day): ReadonlySet<string> => {
+const wantedByGate = (
+  program: Program,
+  views: Views,
+  { facts, on }: { facts: Facts; on: Day },
+): ReadonlySet<string> => {
   for (const gate of program.gates) {
     if (isBegun(program, views, gate)) continue
-    const { due, tracks } = gateVerdict(program, gate, views, facts, on)
+    const { due, tracks } = gateVerdict(program, gate, { views, facts, on })
     const waits = tracks.length > 0 && tracks.every(({ holds, state }) => holds || state === 'rusty')
     if (waits && due.length > 0) return new Set(due.map(({ step }) => step))
   }
@@ -121,10 +126,14 @@ const fitInto = (list: readonly Job[], most: number): readonly Job[] => {
  * A day as a hand without arithmetic would have it: what is due, then down the path in its order, the stiffer side
  * first. The demo yard's past was worked so, and a plan that reckons must do better than it.
  */
-export const plainDay = (program: Program, views: Views, facts: Facts, on: Day): DayOfWork => {
-  const { open } = openSteps(program, views, facts, on)
+export const plainDay = (
+  program: Program,
+  views: Views,
+  { facts, on }: Pick<DayToPlan, 'facts' | 'on'>,
+): DayOfWork => {
+  const { open } = openSteps(program, views, { facts, on })
   const minutes = isYoung(facts, on) ? YEARLING_MINUTES : SESSION_MINUTES
-  const list = chosen(jobs(open, wantedByGate(program, views, facts, on), on), on)
+  const list = chosen(jobs(open, wantedByGate(program, views, { facts, on }), on), on)
   return {
     day: on,
     bursts: fitInto(list, Math.max(1, Math.floor(minutes / BURST_AND_CHANGE_MINUTES))).map((job) => ({

@@ -44,11 +44,12 @@ export const intentOf = (horse: PracticeHorse, pace: Pace, draw: Draw): Intent =
 
 /** Chances that the next ask is answered light: as it is, and as it would be with prompt hands. */
 export const lightChances = ({ ability, withPromptHands }: PracticeHorse) => ({
-  now: gradeAtMost(STANDARD_MODEL, 1, ability, 0),
-  withPromptHands: gradeAtMost(STANDARD_MODEL, 1, withPromptHands, 0),
+  now: gradeAtMost(STANDARD_MODEL, 1, { ability, hardness: 0 }),
+  withPromptHands: gradeAtMost(STANDARD_MODEL, 1, { ability: withPromptHands, hardness: 0 }),
 })
 
-export const looseChance = ({ calm }: PracticeHorse): number => calmAtMost(STANDARD_MODEL, 1, calm, 0)
+export const looseChance = ({ calm }: PracticeHorse): number =>
+  calmAtMost(STANDARD_MODEL, 1, { ability: calm, hardness: 0 })
 
 /**
  * The horse after an ask. `releaseSeconds` is from its try to a slack rope; `null` where it was let go before it
@@ -60,8 +61,8 @@ export const afterRelease = (
   releaseSeconds: number | null,
 ): PracticeHorse => {
   const { now, withPromptHands } = lightChances(horse)
-  const taught = gainOf(STANDARD_LAW, 1, now, intent.calm)
-  const prompt = gainOf(STANDARD_LAW, 1, withPromptHands, intent.calm)
+  const taught = gainOf(STANDARD_LAW, 1, { chance: now, calm: intent.calm })
+  const prompt = gainOf(STANDARD_LAW, 1, { chance: withPromptHands, calm: intent.calm })
   const kept = releaseSeconds === null || intent.trySeconds === null ? 0 : lessonKept(releaseSeconds)
   const worries = releaseSeconds !== null && releaseSeconds > WORRIES_AFTER_SECONDS
   return {

@@ -14,8 +14,16 @@ import {
 import { newcomer, type Draw, type Nature } from './simulated'
 import { workThrough, type DayOfWork, type LoggedAnswer } from './work-day'
 
+/** What a day is planned from beside the horse's tracks. */
+export interface DayToPlan {
+  readonly facts: Facts
+  readonly on: Day
+  /** What was done of it already. */
+  readonly today: Today
+}
+
 /** Says what a horse does on a day. */
-export type Planner = (program: Program, views: Views, facts: Facts, on: Day, today: Today) => DayOfWork
+export type Planner = (program: Program, views: Views, day: DayToPlan) => DayOfWork
 
 /** The morning of a work day: what is known of the horse, and what it did the day before. */
 export interface Morning {
@@ -55,8 +63,7 @@ const nothingInTheWay = (on: Day): Facts => ({
 export function* rearing(
   program: Program,
   nature: Nature,
-  planner: Planner,
-  draw: Draw,
+  { planner, draw }: { planner: Planner; draw: Draw },
 ): Generator<Morning, never> {
   const records = new Map<TrackKey, TrackRecord>()
   let horse = newcomer(program, nature)
@@ -64,7 +71,7 @@ export function* rearing(
   for (let workDays = 0; ; workDays++) {
     const day = dayOf(workDays)
     const facts = nothingInTheWay(day)
-    const views = viewsOf(STANDARD_MODEL, program, records, day)
+    const views = viewsOf(STANDARD_MODEL, program, { records, on: day })
     yield { workDays, day, views, facts, lastWork }
     lastWork = []
     const work = (bursts: DayOfWork['bursts']): void => {
@@ -72,17 +79,19 @@ export function* rearing(
       horse = worked.horse
       lastWork = [...lastWork, ...worked.answers]
       for (const answer of worked.answers)
-        recordsWith(STANDARD_MODEL, program, records, { ...PLAIN, ...answer, day })
+        recordsWith(STANDARD_MODEL, program, { records, answer: { ...PLAIN, ...answer, day } })
     }
     const openGates = (now: Views): number =>
-      program.gates.filter((gate) => gateVerdict(program, gate, now, facts, day).verdict === 'go').length
-    const { bursts } = planner(program, views, facts, day, NOTHING_YET)
+      program.gates.filter(
+        (gate) => gateVerdict(program, gate, { views: now, facts, on: day }).verdict === 'go',
+      ).length
+    const { bursts } = planner(program, views, { facts, on: day, today: NOTHING_YET })
     const checks = bursts.filter(({ purpose }) => purpose === 'check')
     work(checks)
-    const now = checks.length > 0 ? viewsOf(STANDARD_MODEL, program, records, day) : views
+    const now = checks.length > 0 ? viewsOf(STANDARD_MODEL, program, { records, on: day }) : views
     if (openGates(now) > openGates(views)) {
       const today = todayFrom(program, lastWork, minutesTaken(checks))
-      work(planner(program, now, facts, day, today).bursts)
+      work(planner(program, now, { facts, on: day, today }).bursts)
     } else work(bursts.slice(checks.length))
   }
 }

@@ -99,13 +99,13 @@ const wokenOn = (track: SimulatedTrack, law: Law, day: Day): SimulatedTrack => {
 /** A grade drawn at an ability. */
 export const drawGrade = (ability: number, hardness: number, draw: Draw): Grade => {
   const u = draw()
-  return ([0, 1, 2, 3] as const).find((k) => u < gradeAtMost(STANDARD_MODEL, k, ability, hardness)) ?? 4
+  return ([0, 1, 2, 3] as const).find((k) => u < gradeAtMost(STANDARD_MODEL, k, { ability, hardness })) ?? 4
 }
 
 /** A calm drawn at an ability for it. */
 export const drawCalm = (calm: number, hardness: number, draw: Draw): Calm => {
   const u = draw()
-  return ([0, 1] as const).find((k) => u < calmAtMost(STANDARD_MODEL, k, calm, hardness)) ?? 2
+  return ([0, 1] as const).find((k) => u < calmAtMost(STANDARD_MODEL, k, { ability: calm, hardness })) ?? 2
 }
 
 /** Seconds to an answer of this grade: anywhere in the grade's window of the school's pace. */
@@ -137,8 +137,7 @@ export interface SimulatedAnswer {
 export const trueStanding = (
   horse: SimulatedHorse,
   step: Step,
-  side: Side,
-  day: Day,
+  { side, day }: { side: Side; day: Day },
 ): { readonly ability: number; readonly calm: number } => {
   const track = horse.tracks.get(trackKey(step.key, side)) ?? startOf(horse, step, side)
   return wokenOn(track, horse.nature.law, day)
@@ -156,11 +155,14 @@ export const askSimulated = (
   const before = horse.tracks.get(key) ?? startOf(horse, step, side)
   const cold = before.lastDay !== day
   const today = cold ? wokenOn(before, law, day) : before
-  const hardness = difficulty(STANDARD_MODEL, rung, step.requiredRung, cold)
+  const hardness = difficulty(STANDARD_MODEL, rung, { requiredRung: step.requiredRung, cold })
   const grade = drawGrade(today.ability, hardness, draw)
   const calm = drawCalm(today.calm, hardness, draw)
   const k = ask.opensBurst ? 1 : today.asksInBurst + 1
-  const gain = gainOf(law, k, gradeAtMost(STANDARD_MODEL, 1, today.ability, hardness), calm)
+  const gain = gainOf(law, k, {
+    chance: gradeAtMost(STANDARD_MODEL, 1, { ability: today.ability, hardness }),
+    calm,
+  })
   const after: SimulatedTrack = {
     ...today,
     ability: today.ability + gain.ability,

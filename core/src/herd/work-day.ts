@@ -34,8 +34,7 @@ const MINUTES_BETWEEN_ASKS = 0.4
 const standFor = (
   step: Step,
   missing: readonly Place[],
-  ask: number,
-  daysWorked: number,
+  { ask, daysWorked }: { ask: number; daysWorked: number },
 ): Pick<LoggedAnswer, 'place' | 'moving'> =>
   step.allRound
     ? {
@@ -48,10 +47,12 @@ const standFor = (
 const runSide = (
   horse: SimulatedHorse,
   burst: Pick<Burst, 'step'>,
-  part: Burst['sides'][number],
-  day: Day,
-  startMinute: number,
-  draw: Draw,
+  {
+    part,
+    day,
+    startMinute,
+    draw,
+  }: { part: Burst['sides'][number]; day: Day; startMinute: number; draw: Draw },
 ): { horse: SimulatedHorse; answers: readonly LoggedAnswer[] } => {
   const step = stepOf(horse.program, burst.step)!
   const answers: LoggedAnswer[] = []
@@ -66,7 +67,7 @@ const runSide = (
       side: part.side,
       rung,
       ...asked.answer,
-      ...standFor(step, part.places, i, daysWorked),
+      ...standFor(step, part.places, { ask: i, daysWorked }),
       minute: startMinute + i * MINUTES_BETWEEN_ASKS,
     })
     const [before, last] = answers.slice(-2)
@@ -89,7 +90,7 @@ export const workThrough = (
   const answers: LoggedAnswer[] = []
   for (const burst of work.bursts)
     for (const part of burst.sides) {
-      const run = runSide(now, burst, part, work.day, minute, draw)
+      const run = runSide(now, burst, { part, day: work.day, startMinute: minute, draw })
       now = run.horse
       answers.push(...run.answers)
       minute += 0.5 + run.answers.length * MINUTES_BETWEEN_ASKS
@@ -98,5 +99,9 @@ export const workThrough = (
 }
 
 /** The days of a made-up working spell: every `every` days, the last one `endsBefore` days before today. */
-export const workDays = (today: Day, sessions: number, every: number, endsBefore: number): readonly Day[] =>
+export const workDays = (
+  today: Day,
+  sessions: number,
+  { every, endsBefore }: { every: number; endsBefore: number },
+): readonly Day[] =>
   Array.from({ length: sessions }, (_, i) => addDays(today, -endsBefore - (sessions - 1 - i) * every))

@@ -36,7 +36,7 @@ export interface Gain {
  * What the k-th ask of a burst (k from 1) teaches, asked where the chance of a light answer was `chance` and
  * answered with this calm: most is learnt where the answer is neither sure nor hopeless.
  */
-export const gainOf = (law: Law, k: number, chance: number, calm: Calm): Gain => {
+export const gainOf = (law: Law, k: number, { chance, calm }: { chance: number; calm: Calm }): Gain => {
   if (chance < law.tooBig) return { ability: 0, calm: -law.worry }
   const full = law.speed * 4 * chance * (1 - chance) * law.tiring ** (k - 1)
   return calm === 2

@@ -19,15 +19,22 @@ const ago = (days: number): string => addDays(ON, -days)
 const program = FEET_FIRST
 const HELD = heldLog({ lastDay: ago(1), days: 6 })
 
-const answerOf = (log: readonly TrackedAnswer[], facts: Facts, step: string, rung = 1): string =>
-  permit({ program, views: viewsFrom(log, ON), facts }, { step, rung }, ON).answer
+const answerOf = (
+  log: readonly TrackedAnswer[],
+  facts: Facts,
+  { step, rung = 1 }: { step: string; rung?: number },
+): string => permit({ program, views: viewsFrom(log, ON), facts }, { step, rung }, ON).answer
 
 /** Everything asked in plans over a month of days, whatever the outlook. */
 const plannedExposures = (log: readonly TrackedAnswer[], facts: Facts): ReadonlySet<string> =>
   new Set(
     Array.from({ length: 30 }, (_, i) => addDays(ON, i)).flatMap((day) =>
-      planSession(program, viewsFrom(log, day), facts, day, { outlook: ORDINARY }).bursts.flatMap(
-        ({ step, sides }) => sides.flatMap(({ rung }) => exposuresAt(stepOf(program, step)!, rung)),
+      planSession(program, viewsFrom(log, day), {
+        facts,
+        on: day,
+        asked: { outlook: ORDINARY },
+      }).bursts.flatMap(({ step, sides }) =>
+        sides.flatMap(({ rung }) => exposuresAt(stepOf(program, step)!, rung)),
       ),
     ),
   )
@@ -52,8 +59,8 @@ const DUE = ['bend', 'yield-hind', 'stand', 'weight-in-stirrup']
 describe('found by trying it', () => {
   it('a 20-month-old was planned for weight in the stirrup and a person over its back', () => {
     const young = inOrder(ON, { born: ago(20 * 30 + 20), confirmed: ALL_CONFIRMED })
-    expect(answerOf(HELD, young, 'weight-in-stirrup', 3)).toBe('no')
-    expect(answerOf(HELD, young, 'over-from-fence')).toBe('no')
+    expect(answerOf(HELD, young, { step: 'weight-in-stirrup', rung: 3 })).toBe('no')
+    expect(answerOf(HELD, young, { step: 'over-from-fence' })).toBe('no')
     const planned = plannedExposures(HELD, young)
     for (const one of ['weight', 'mounted', 'girth', 'bit', 'canter']) expect(planned.has(one)).toBe(false)
   })
@@ -64,8 +71,8 @@ describe('found by trying it', () => {
       without: program.steps.filter(({ stage }) => stage >= 6).map(({ key }) => key),
     })
     const facts = inOrder(ON, { confirmed: ALL_CONFIRMED })
-    expect(answerOf(log, facts, 'stand-to-mount', 1)).toBe('yes')
-    expect(answerOf(log, facts, 'stand-to-mount', 2)).toBe('no')
+    expect(answerOf(log, facts, { step: 'stand-to-mount', rung: 1 })).toBe('yes')
+    expect(answerOf(log, facts, { step: 'stand-to-mount', rung: 2 })).toBe('no')
     expect(plannedExposures(log, facts).has('mounted')).toBe(false)
   })
 
@@ -85,7 +92,7 @@ describe('found by trying it', () => {
     const views = viewsFrom(heldLog({ lastDay: ago(730), days: 6, grade: 0 }), ON)
     const horse = { program, views, facts: inOrder(ON) }
     const gate = program.gates.find(({ key }) => key === 'first-time-up')!
-    expect(gateVerdict(program, gate, views, horse.facts, ON).verdict).toBe('stop')
+    expect(gateVerdict(program, gate, { views, facts: horse.facts, on: ON }).verdict).toBe('stop')
     const { asks, waits } = recheckSheet(horse, views, ON)
     expect(asks.length).toBeGreaterThan(0)
     for (const { step, rung } of asks)
@@ -99,9 +106,12 @@ describe('found by trying it', () => {
     const facts = inOrder(ON, { confirmed: ALL_CONFIRMED, incidents })
     const log = [...HELD, ...passed(DUE, ON)]
     const gate = program.gates.find(({ key }) => key === 'ride-out')!
-    expect(gateVerdict(program, gate, viewsFrom(log, ON), { ...facts, incidents: [] }, ON).verdict).toBe('go')
-    expect(gateVerdict(program, gate, viewsFrom(log, ON), facts, ON).verdict).toBe('stop')
-    expect(answerOf(log, facts, 'ride-out')).toBe('no')
+    expect(
+      gateVerdict(program, gate, { views: viewsFrom(log, ON), facts: { ...facts, incidents: [] }, on: ON })
+        .verdict,
+    ).toBe('go')
+    expect(gateVerdict(program, gate, { views: viewsFrom(log, ON), facts, on: ON }).verdict).toBe('stop')
+    expect(answerOf(log, facts, { step: 'ride-out' })).toBe('no')
   })
 
   it('a failed saddle check left Off the lead on Go', () => {
@@ -112,13 +122,15 @@ describe('found by trying it', () => {
     }
     const views = viewsFrom([...HELD, ...passed(DUE, ON)], ON)
     const gate = program.gates.find(({ key }) => key === 'off-the-lead')!
-    expect(gateVerdict(program, gate, views, facts, ON).verdict).toBe('go')
-    expect(gateVerdict(program, gate, views, failed, ON).stops).toMatchObject([{ rule: 'saddle-check' }])
+    expect(gateVerdict(program, gate, { views, facts, on: ON }).verdict).toBe('go')
+    expect(gateVerdict(program, gate, { views, facts: failed, on: ON }).stops).toMatchObject([
+      { rule: 'saddle-check' },
+    ])
   })
 
   it('a bit was carried without a look in the mouth', () => {
     const facts = inOrder(ON, { checks: [] })
-    expect(answerOf(HELD, facts, 'carry-bit')).toBe('no')
+    expect(answerOf(HELD, facts, { step: 'carry-bit' })).toBe('no')
     expect(plannedExposures(HELD, facts).has('bit')).toBe(false)
   })
 
@@ -126,7 +138,7 @@ describe('found by trying it', () => {
     const log = [...heldLog({ lastDay: ago(1), days: 6, notBeyond: ['saddle-move'] }), ...passed(DUE, ON)]
     const facts = inOrder(ON, { confirmed: ALL_CONFIRMED })
     const gate = program.gates.find(({ key }) => key === 'first-canter')!
-    expect(gateVerdict(program, gate, viewsFrom(log, ON), facts, ON).verdict).toBe('not-yet')
-    expect(answerOf(log, facts, 'ride-canter')).toBe('no')
+    expect(gateVerdict(program, gate, { views: viewsFrom(log, ON), facts, on: ON }).verdict).toBe('not-yet')
+    expect(answerOf(log, facts, { step: 'ride-canter' })).toBe('no')
   })
 })

@@ -21,8 +21,7 @@ export type Openness = 'go' | 'lately' | 'shut'
 const isLatelyOpen = (
   { program, views, facts }: PermitHorse,
   gate: Gate,
-  verdict: GateVerdict,
-  on: Day,
+  { verdict, on }: { verdict: GateVerdict; on: Day },
 ): boolean => {
   const behind = newestBehind(
     [...views.values()].map(({ behind }) => behind),
@@ -32,16 +31,16 @@ const isLatelyOpen = (
   if (verdict.tracks.some(({ state }) => state === 'slipped' || state === 'started' || state === 'new'))
     return false
   const { guards } = gate
-  return !closingsOf(program, views, facts, on).some(
+  return !closingsOf(program, views, { facts, on }).some(
     ({ incident, hasClosed }) =>
       incident.on >= behind.went && guards.kind === 'step' && hasClosed(guards.step, guards.fromRung),
   )
 }
 
 const openness = (horse: PermitHorse, gate: Gate, on: Day): Openness => {
-  const verdict = gateVerdict(horse.program, gate, horse.views, horse.facts, on)
+  const verdict = gateVerdict(horse.program, gate, { views: horse.views, facts: horse.facts, on })
   if (verdict.ready === 'go') return 'go'
-  return isLatelyOpen(horse, gate, verdict, on) ? 'lately' : 'shut'
+  return isLatelyOpen(horse, gate, { verdict, on }) ? 'lately' : 'shut'
 }
 
 interface Opened extends Pick<PermitHorse, 'program' | 'facts'> {
@@ -100,11 +99,11 @@ const shutWords = ({ name, ready, tracks, due }: GateVerdict, asking: Asking): s
 }
 
 const fromStop = ({ rule, words }: GateVerdict['stops'][number], gate: Gate): Reason =>
-  reason(rule as PermitRule, 'no', words, { gate: gate.key })
+  reason(rule as PermitRule, 'no', { words, more: { gate: gate.key } })
 
 const gateReasons = (asking: Asking, gate: Gate): readonly Reason[] => {
   const { program, views, facts, on } = asking
-  const verdict = gateVerdict(program, gate, views, facts, on)
+  const verdict = gateVerdict(program, gate, { views, facts, on })
   // What only has to be pressed is asked for by the rung itself.
   const stops = verdict.stops
     .filter(({ rule }) => !isToConfirm(rule) && rule !== 'incident')
@@ -116,14 +115,20 @@ const gateReasons = (asking: Asking, gate: Gate): readonly Reason[] => {
     return [
       ...stops,
       over
-        ? reason('gate', 'confirm', `${words} Overruled today by ${over.byName}.`, { gate: gate.key })
-        : reason('gate', 'no', words, { gate: gate.key }),
+        ? reason('gate', 'confirm', {
+            words: `${words} Overruled today by ${over.byName}.`,
+            more: { gate: gate.key },
+          })
+        : reason('gate', 'no', { words, more: { gate: gate.key } }),
     ]
   }
   const due = isInFirstRides(facts) && exposes(asking, 'mounted') ? dueNow(asking, gate) : []
   if (due.length === 0) return stops
   const names = due.map((key) => stepOf(program, key)!.name.toLowerCase()).join(', ')
-  return [...stops, reason('gate', 'confirm', `Today’s first asks first: ${names}.`, { gate: gate.key })]
+  return [
+    ...stops,
+    reason('gate', 'confirm', { words: `Today’s first asks first: ${names}.`, more: { gate: gate.key } }),
+  ]
 }
 
 /** What the gates say that guard a rung. */

@@ -8,7 +8,7 @@ import { RULES } from './rules'
 
 const judge = (horse: PermitHorse, { step: key, rung }: Ask, on: Day): Permit => {
   const step = stepOf(horse.program, key)
-  if (!step) return permitFrom([reason('needs', 'no', `“${key}” is not on this horse’s path.`)])
+  if (!step) return permitFrom([reason('needs', 'no', { words: `“${key}” is not on this horse’s path.` })])
   const asking = { ...horse, step, rung, exposed: exposuresAt(step, rung), on }
   return permitFrom([...RULES.flatMap((rule) => rule(asking)), ...gates(asking)])
 }

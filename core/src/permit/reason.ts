@@ -46,8 +46,7 @@ export interface Permit {
 export const reason = (
   rule: PermitRule,
   answer: Reason['answer'],
-  words: string,
-  more: Partial<Pick<Reason, 'gate' | 'confirm' | 'until'>> = {},
+  { words, more = {} }: { words: string; more?: Partial<Pick<Reason, 'gate' | 'confirm' | 'until'>> },
 ): Reason => ({ rule, answer, words, gate: null, confirm: null, until: null, ...more })
 
 const rank = ({ answer, rule }: Reason): number =>

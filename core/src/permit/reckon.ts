@@ -30,14 +30,17 @@ const loadDaysOf = ({ program, answers, on }: ToReckon): number => {
       from: 0,
       to: 0,
     }))
-  return countersOf(program, worked, on, on).loadDaysThisWeek
+  return countersOf(program, worked, { arrived: on, on }).loadDaysThisWeek
 }
 
 /** What is said to each of some asks, of a horse known by its facts and a log of its answers alone. */
 export const reckonPermits = (told: ToReckon): readonly (Ask & Permit)[] => {
   const { program, on, asks } = told
   const answers = told.answers.filter(({ day }) => day <= on)
-  const views = viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), on)
+  const views = viewsOf(STANDARD_MODEL, program, {
+    records: replayHorse(STANDARD_MODEL, program, answers),
+    on,
+  })
   const facts = { ...told.facts, loadDays: loadDaysOf(told) }
   return asks.map((ask) => ({ ...ask, ...permit({ program, views, facts }, ask, on) }))
 }

@@ -20,12 +20,16 @@ type Rule = (asking: Asking) => readonly Reason[]
 export const toConfirm = (
   { facts }: Pick<Asking, 'facts'>,
   rule: PermitRule,
-  confirm: Confirmation,
-  why = '',
+  { confirm, why = '' }: { confirm: Confirmation; why?: string },
 ): readonly Reason[] =>
   facts.confirmed.includes(confirm)
     ? []
-    : [reason(rule, 'confirm', `${upperFirst(CONFIRM_WORDS[confirm])}${why ? `: ${why}` : ''}.`, { confirm })]
+    : [
+        reason(rule, 'confirm', {
+          words: `${upperFirst(CONFIRM_WORDS[confirm])}${why ? `: ${why}` : ''}.`,
+          more: { confirm },
+        }),
+      ]
 
 /** What a hold that leaves something leaves: standing to be handled, or walking in hand beside a person. */
 const isLeft = (
@@ -40,13 +44,13 @@ const isLeft = (
 const hold: Rule = (asking) => {
   const held = holdOn(asking.facts, asking.on)
   if (!held || isLeft(asking, held.leaves)) return []
-  return [reason('veterinary-hold', 'no', held.words, { until: held.until })]
+  return [reason('veterinary-hold', 'no', { words: held.words, more: { until: held.until } })]
 }
 
 /** Asleep in grow or rest but for feet, worming and a handling check. */
 const block: Rule = (asking) =>
   asking.facts.offWork && !isLeft(asking, 'handling')
-    ? [reason('block', 'no', `${asking.facts.offWork} Feet and a handling check are left.`)]
+    ? [reason('block', 'no', { words: `${asking.facts.offWork} Feet and a handling check are left.` })]
     : []
 
 /** Least ages in months by what a rung exposes to (our judgement; schools differ). */
@@ -67,30 +71,32 @@ const age: Rule = (asking) => {
     ...LEAST_MONTHS.filter(([one]) => exposes(asking, one)).map(([, months]) => months),
   )
   const words = least === 0 ? null : ageStop(asking.facts, asking.on, least)
-  return words === null ? [] : [reason('age', 'no', words)]
+  return words === null ? [] : [reason('age', 'no', { words })]
 }
 
 const incidents: Rule = ({ program, views, facts, on, step, rung }) =>
-  closingsOf(program, views, facts, on)
+  closingsOf(program, views, { facts, on })
     .filter(({ closes }) => closes(step.key, rung))
-    .map(({ words, until }) => reason('incident', 'no', words, { until: on < until ? until : null }))
+    .map(({ words, until }) =>
+      reason('incident', 'no', { words, more: { until: on < until ? until : null } }),
+    )
 
 const MOUNTED: readonly Exposure[] = ['mounted']
 
 const mouth: Rule = (asking) => {
   const inABit = exposes(asking, 'bit') || (asking.facts.bitted === true && exposes(asking, ...MOUNTED))
   const words = inABit ? mouthStop(asking.facts, asking.on) : null
-  return words === null ? [] : [reason('mouth-check', 'no', words)]
+  return words === null ? [] : [reason('mouth-check', 'no', { words })]
 }
 
 const saddle: Rule = (asking) => {
   const words = exposes(asking, 'girth') ? saddleStop(asking.facts, asking.on) : null
-  return words === null ? [] : [reason('saddle-check', 'no', words)]
+  return words === null ? [] : [reason('saddle-check', 'no', { words })]
 }
 
 const needs: Rule = ({ program, views, facts, shown = [], step, rung }) =>
   unmetNeeds(program, views, { step, rung, known: [...(facts.known ?? []), ...shown] }).map(({ words }) =>
-    reason('needs', 'no', `First ${words}.`),
+    reason('needs', 'no', { words: `First ${words}.` }),
   )
 
 /** Rides off the lead after which a rider has found their seat on it, and it its feet under them. */
@@ -106,17 +112,15 @@ const riderShare: Rule = (asking) => {
   const { facts } = asking
   const { rider, weightKg } = facts
   if (!exposes(asking, 'whole-weight', 'mounted')) return []
-  if (!rider || !weightKg) return toConfirm(asking, 'rider-share', 'rider-share')
+  if (!rider || !weightKg) return toConfirm(asking, 'rider-share', { confirm: 'rider-share' })
   const most = isInFirstRides(facts) ? FIRST_SHARE : SHARE
   const share = (rider.kg + rider.tackKg) / weightKg
   return share <= most
     ? []
     : [
-        reason(
-          'rider-share',
-          'no',
-          `Rider and saddle are ${(share * 100).toFixed(1)} % of its weight; at most ${most * 100} % ${isInFirstRides(facts) ? 'in the first thirty rides' : 'of it'}.`,
-        ),
+        reason('rider-share', 'no', {
+          words: `Rider and saddle are ${(share * 100).toFixed(1)} % of its weight; at most ${most * 100} % ${isInFirstRides(facts) ? 'in the first thirty rides' : 'of it'}.`,
+        }),
       ]
 }
 
@@ -124,8 +128,11 @@ const riderShare: Rule = (asking) => {
 const person: Rule = (asking) => {
   if (!exposes(asking, 'weight', 'mounted')) return []
   return [
-    ...toConfirm(asking, 'helmet', 'helmet'),
-    ...toConfirm(asking, 'helper', 'helper', isInFirstRides(asking.facts) ? '' : 'within call is enough'),
+    ...toConfirm(asking, 'helmet', { confirm: 'helmet' }),
+    ...toConfirm(asking, 'helper', {
+      confirm: 'helper',
+      why: isInFirstRides(asking.facts) ? '' : 'within call is enough',
+    }),
   ]
 }
 
@@ -134,12 +141,10 @@ const loadDays: Rule = ({ facts, on, program, step, rung }) => {
   const most = mostLoadDays(facts, on)
   if (facts.loadDays < most || facts.confirmed.includes('load-day')) return []
   return [
-    reason(
-      'load-days',
-      'confirm',
-      `${count(facts.loadDays, 'load day')} this week already; ${most} are enough at its age.`,
-      { confirm: 'load-day' },
-    ),
+    reason('load-days', 'confirm', {
+      words: `${count(facts.loadDays, 'load day')} this week already; ${most} are enough at its age.`,
+      more: { confirm: 'load-day' },
+    }),
   ]
 }
 
@@ -148,18 +153,21 @@ const isFirstTime = ({ views, step }: Asking): boolean =>
 
 const firstTack: Rule = (asking) =>
   exposes(asking, 'girthed-on') && isFirstTime(asking)
-    ? toConfirm(asking, 'helper', 'helper', `for the first ${asking.step.name.toLowerCase()}`)
+    ? toConfirm(asking, 'helper', {
+        confirm: 'helper',
+        why: `for the first ${asking.step.name.toLowerCase()}`,
+      })
     : []
 
 const rail: Rule = (asking) =>
-  exposes(asking, 'tied-fast') ? toConfirm(asking, 'safe-rail', 'safe-rail') : []
+  exposes(asking, 'tied-fast') ? toConfirm(asking, 'safe-rail', { confirm: 'safe-rail' }) : []
 
 /** Ridden out: company, or on its own somebody who knows where and until when. */
 const outside: Rule = (asking) => {
   if (!exposes(asking, 'out') || asking.facts.confirmed.includes('company')) return []
   return exposes(asking, 'alone')
-    ? toConfirm(asking, 'company', 'whereabouts')
-    : toConfirm(asking, 'company', 'company')
+    ? toConfirm(asking, 'company', { confirm: 'whereabouts' })
+    : toConfirm(asking, 'company', { confirm: 'company' })
 }
 
 const FIRST_TIMES_AWAY = 3
@@ -168,7 +176,10 @@ const away: Rule = (asking) => {
   if (!exposes(asking, 'away')) return []
   const times = Math.max(0, ...sideViews(asking.views, asking.step).map(({ view }) => view.awayDays))
   return times < FIRST_TIMES_AWAY
-    ? toConfirm(asking, 'helper', 'helper', 'within call, the first three times away from home')
+    ? toConfirm(asking, 'helper', {
+        confirm: 'helper',
+        why: 'within call, the first three times away from home',
+      })
     : []
 }
 
@@ -182,7 +193,9 @@ const withinReach: Rule = (asking) => {
     ({ kind, on: day }) =>
       ['kick', 'strike', 'bite'].includes(kind) && day <= on && daysBetween(day, on) < CAUTION_DAYS,
   )
-  return lately ? toConfirm(asking, 'helper', 'helper', `a ${lately.kind} on ${lately.on}`) : []
+  return lately
+    ? toConfirm(asking, 'helper', { confirm: 'helper', why: `a ${lately.kind} on ${lately.on}` })
+    : []
 }
 
 const STRONGER_SEXES = ['entire', 'colt']
@@ -205,7 +218,7 @@ const isStrongMoment = (asking: Asking): boolean =>
 
 const kind: Rule = (asking) => {
   const why = strongerBecause(asking.facts, asking.on)
-  return why !== null && isStrongMoment(asking) ? toConfirm(asking, 'kind', 'helper', why) : []
+  return why !== null && isStrongMoment(asking) ? toConfirm(asking, 'kind', { confirm: 'helper', why }) : []
 }
 
 /** Everything that must be so on every day, but for the gates. */

@@ -42,7 +42,7 @@ const asleep = ({ facts }: PermitHorse): readonly Shut[] =>
     : []
 
 const afterIncidents = ({ program, views, facts }: PermitHorse, on: Day): readonly Shut[] =>
-  closingsOf(program, views, facts, on).flatMap((closing) => {
+  closingsOf(program, views, { facts, on }).flatMap((closing) => {
     const steps = program.steps.filter(({ key, rungs }) => rungs.some((_, i) => closing.closes(key, i + 1)))
     if (steps.length === 0) return []
     const names = steps.slice(0, 3).map(({ name }) => name.toLowerCase())
@@ -82,7 +82,7 @@ const WEAKEST = 3
 const atGate = (horse: PermitHorse, on: Day): readonly Shut[] => {
   const gate = nextGate(horse, on)
   if (!gate) return []
-  const verdict = gateVerdict(horse.program, gate, horse.views, horse.facts, on)
+  const verdict = gateVerdict(horse.program, gate, { views: horse.views, facts: horse.facts, on })
   const stops = verdict.stops.filter(({ rule }) => !isToConfirm(rule))
   const holds = verdict.tracks.filter((track) => track.holds).length
   const weak = [

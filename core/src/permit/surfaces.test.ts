@@ -102,9 +102,13 @@ interface Asked {
 const planned = (horse: PermitHorse, draw: Draw): Asked[] => {
   const { program, views, facts } = horse
   const pinned = draw() < 0.3 ? [{ step: one(draw, program.steps).key, at: 0 }] : []
-  const { bursts } = planSession(program, views, facts, ON, {
-    outlook: { ...ORDINARY, helper: draw() < 0.5, loadDays: facts.loadDays ?? 0 },
-    wishes: { pinned, without: [] },
+  const { bursts } = planSession(program, views, {
+    facts,
+    on: ON,
+    asked: {
+      outlook: { ...ORDINARY, helper: draw() < 0.5, loadDays: facts.loadDays ?? 0 },
+      wishes: { pinned, without: [] },
+    },
   })
   return bursts.flatMap(({ step, sides, lightAsk }) => [
     ...sides.map(({ rung }) => ({ surface: 'plan', step, rung })),
@@ -113,7 +117,7 @@ const planned = (horse: PermitHorse, draw: Draw): Asked[] => {
 }
 
 const atGates = (horse: PermitHorse): Asked[] =>
-  gateVerdicts(horse.program, horse.views, horse.facts, ON).flatMap((verdict) =>
+  gateVerdicts(horse.program, horse.views, { facts: horse.facts, on: ON }).flatMap((verdict) =>
     gateChecks(horse, verdict, ON).flatMap(({ step, sides }) =>
       sides.map(({ rung }) => ({ surface: 'gate checks', step, rung })),
     ),

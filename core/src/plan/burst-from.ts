@@ -39,9 +39,7 @@ const COME_BACK = 'Back to it: short bursts with something else between teach mo
 export const burstFrom = (
   program: Program,
   part: Part,
-  isAgain: boolean,
-  lightAsk: Burst['lightAsk'],
-  on: Day,
+  { isAgain, lightAsk, on }: { isAgain: boolean; lightAsk: Burst['lightAsk']; on: Day },
 ): Burst => {
   const { candidate, way, visit } = part
   const { step } = candidate.open

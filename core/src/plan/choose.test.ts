@@ -3,7 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { choose } from './choose'
 import type { Candidate, Way } from './ways'
 
-const way = (kind: Way['kind'], minutes: number, worth: number, first = 0): Way => ({
+const way = (
+  kind: Way['kind'],
+  minutes: number,
+  { worth, first = 0 }: { worth: number; first?: number },
+): Way => ({
   kind,
   visits: 1,
   sides: [],
@@ -24,7 +28,9 @@ const ways = fc.array(
       worth: fc.integer({ min: 1, max: 100 }),
       first: fc.integer({ min: 0, max: 2 }),
     })
-    .map(({ kind, sixths, worth, first }) => way(kind, sixths / 6, worth, kind === 'learn' ? first : 0)),
+    .map(({ kind, sixths, worth, first }) =>
+      way(kind, sixths / 6, { worth, first: kind === 'learn' ? first : 0 }),
+    ),
   { minLength: 1, maxLength: 3 },
 )
 
@@ -82,6 +88,6 @@ describe('the choice', () => {
   })
 
   it('is nothing where there are no minutes', () => {
-    expect(choose([candidate([way('learn', 3, 9)])], { ...LIMITS, minutes: 0 }).taken).toEqual([])
+    expect(choose([candidate([way('learn', 3, { worth: 9 })])], { ...LIMITS, minutes: 0 }).taken).toEqual([])
   })
 })

@@ -59,8 +59,7 @@ const wantedWays = (candidates: readonly Candidate[], limits: Limits): ReadonlyS
 const tracedFrom = (
   end: number,
   candidates: readonly Candidate[],
-  ways: readonly Uint8Array[],
-  distanceOf: (cost: Cost) => number,
+  { ways, distanceOf }: { ways: readonly Uint8Array[]; distanceOf: (cost: Cost) => number },
 ): Choice['taken'] => {
   const taken: { candidate: Candidate; way: Way }[] = []
   let at = end
@@ -120,7 +119,7 @@ export const choose = (candidates: readonly Candidate[], limits: Limits): Choice
   // Those without a check come first of all, and the very first is nothing at all.
   const best = bestFrom(rows * width) || bestFrom(0)
   return {
-    taken: tracedFrom(best, candidates, taken, distanceOf),
+    taken: tracedFrom(best, candidates, { ways: taken, distanceOf }),
     worth: worths[best]!,
     minutes: (best % width) / PARTS,
   }

@@ -52,15 +52,14 @@ const limitsFor = (minutes: number, pinned: readonly Part[], today: Today): Limi
 const bestParts = (
   candidates: readonly Candidate[],
   minutes: number,
-  fixed: readonly Part[],
-  today: Today,
+  { fixed, today }: { fixed: readonly Part[]; today: Today },
 ): readonly Part[] => {
   const taken = new Set(fixed.map(({ step }) => step))
   const free = candidates.filter(({ open }) => !taken.has(open.step.key))
   const limits = limitsFor(minutes, fixed, today)
   const parts = ({ taken }: Choice): readonly Part[] => [
     ...looksFor(taken, candidates),
-    ...taken.flatMap(({ candidate, way }) => partsOf(candidate, way, way.kind)),
+    ...taken.flatMap(({ candidate, way }) => partsOf(candidate, way, { role: way.kind })),
   ]
   const isLoadDay = fixed.some(({ way }) => way.isLoad)
   const choice = parts(chooseSparingly(free, limits, isLoadDay))
@@ -82,15 +81,13 @@ export const worthOfAll = (parts: readonly Part[]): number => parts.reduce((sum,
 export const chosenParts = (
   { opening }: Field,
   candidates: readonly Candidate[],
-  minutes: number,
-  pinned: readonly Part[],
-  today: Today,
+  { minutes, pinned, today }: { minutes: number; pinned: readonly Part[]; today: Today },
 ): { readonly parts: readonly Part[]; readonly gate: Gate | null } => {
-  const plain = bestParts(candidates, minutes, pinned, today)
+  const plain = bestParts(candidates, minutes, { fixed: pinned, today })
   const asks = opening && pinned.length === 0 ? gateAsks(opening, candidates, minutes) : []
   if (asks.length === 0) return { parts: plain, gate: null }
   const left = minutes - BEHIND_GATE_MINUTES
-  const beside = [...asks, ...bestParts(candidates, left, asks, today)]
+  const beside = [...asks, ...bestParts(candidates, left, { fixed: asks, today })]
   return worthOfAll(beside) + opening!.worth > worthOfAll(plain)
     ? { parts: beside, gate: opening!.gate }
     : { parts: plain, gate: null }

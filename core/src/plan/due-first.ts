@@ -42,7 +42,7 @@ export const dueFirst = (
       visits: 1,
       sides: visit.sides.slice(0, 1).map((sides) => withAsks(sides, sides.length)),
     }
-    return partsOf(candidate, { ...look, kind: 'check', first: [] }, 'check')
+    return partsOf(candidate, { ...look, kind: 'check', first: [] }, { role: 'check' })
   })
   return { parts, candidates }
 }

@@ -26,12 +26,14 @@ const lower = (a: Allowed, b: Allowed): Allowed => (a !== null && (b === null ||
 export const fieldOf = (
   program: Program,
   views: Views,
-  facts: Facts,
-  on: Day,
-  open: readonly OpenStep[],
-  { outlook = ORDINARY, learner = ASSUMED, aim, today = NOTHING_YET }: Asked,
+  {
+    facts,
+    on,
+    open,
+    asked: { outlook = ORDINARY, learner = ASSUMED, aim, today = NOTHING_YET },
+  }: { facts: Facts; on: Day; open: readonly OpenStep[]; asked: Asked },
 ): Field => {
-  const goals = goalsOf(learner, program, views, facts, on, aim)
+  const goals = goalsOf(learner, program, { views, facts, on, ...(aim === undefined ? {} : { aim }) })
   const candidates: Candidate[] = []
   const kept: ClosedStep[] = []
   for (const one of open) {
@@ -44,12 +46,15 @@ export const fieldOf = (
       })
       continue
     }
-    const allowed = lower(highestToday(outlook, program, step, facts, on), highestAlone(outlook, one.permits))
+    const allowed = lower(
+      highestToday(outlook, program, { step, facts, on }),
+      highestAlone(outlook, one.permits),
+    )
     const isNew = tracks.every(({ view }) => view.answers === 0)
-    const rule = leftOutBy(outlook, step, one.permits, isNew)
+    const rule = leftOutBy(outlook, step, { permits: one.permits, isNew })
     const candidate =
       rule === null
-        ? candidateFor(learner, program, views, goals.get(step.key)!, one, allowed, on, today)
+        ? candidateFor(learner, program, { views, goal: goals.get(step.key)!, open: one, allowed, on, today })
         : null
     if (candidate) candidates.push(candidate)
     else kept.push({ step, words: rule ?? allowed!.rule })

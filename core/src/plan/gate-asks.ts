@@ -31,7 +31,7 @@ export const gateAsks = (
   const due = candidates.filter(({ goal }) => goal.due === gate)
   const asks = due.flatMap((candidate) => {
     const way = checkOf(candidate)
-    return way ? partsOf(candidate, way, 'check') : []
+    return way ? partsOf(candidate, way, { role: 'check' }) : []
   })
   const fits = minutesOfAll(asks) + BEHIND_GATE_MINUTES <= minutes
   return asks.length === due.length && fits ? asks : []

@@ -61,9 +61,7 @@ interface Asked {
 const askedBy = (
   program: Program,
   views: Views,
-  gate: Gate,
-  weight: number,
-  into: Map<string, Asked>,
+  { gate, weight, into }: { gate: Gate; weight: number; into: Map<string, Asked> },
 ): void => {
   const ask = (step: Step, rung: number, must: Must): void => {
     const known = into.get(step.key)
@@ -98,8 +96,7 @@ const askedBy = (
 const waitingFor = (
   program: Program,
   views: Views,
-  asked: ReadonlyMap<string, Asked>,
-  shut: ReadonlySet<Gate>,
+  { asked, shut }: { asked: ReadonlyMap<string, Asked>; shut: ReadonlySet<Gate> },
 ): ReadonlyMap<string, readonly string[]> => {
   const waits = new Map<string, string[]>()
   const add = (key: string, waiting: string): void =>
@@ -134,10 +131,7 @@ export const gatesAhead = (program: Program, views: Views): readonly Gate[] =>
 export const goalsOf = (
   learner: Learner,
   program: Program,
-  views: Views,
-  facts: Facts,
-  on: Day,
-  aim?: string,
+  { views, facts, on, aim }: { views: Views; facts: Facts; on: Day; aim?: string },
 ): ReadonlyMap<string, Goal> => {
   const asked = new Map<string, Asked>()
   const horse = { program, views, facts }
@@ -149,20 +143,20 @@ export const goalsOf = (
   const isAhead = (gate: Gate): boolean => !isBegun(program, views, gate) || hasFallenShut(gate)
   const ahead = program.gates.filter((gate) => !gate.ticked && isAhead(gate))
   const ordered = [...ahead].sort((a, b) => Number(b.key === aim) - Number(a.key === aim))
-  ordered.forEach((gate, i) => askedBy(program, views, gate, FURTHER_GATE ** i, asked))
+  ordered.forEach((gate, i) => askedBy(program, views, { gate, weight: FURTHER_GATE ** i, into: asked }))
   for (const step of program.steps)
     if (!asked.has(step.key))
       asked.set(step.key, { step, rung: step.requiredRung, must: 'solid', gate: null, weight: NO_GATE })
-  const verdictOf = (gate: Gate) => gateVerdict(program, gate, views, facts, on)
+  const verdictOf = (gate: Gate) => gateVerdict(program, gate, { views, facts, on })
   const shut = new Set(program.gates.filter((gate) => butForPresses(verdictOf(gate)) !== 'go'))
   const waiting = ahead.filter((gate) => butForPresses(verdictOf(gate)) === 'check-first')
   const next = waiting.findLast(({ guards }) => guards.kind === 'step') ?? waiting[0]
   const due = new Set(next ? verdictOf(next).due.map(({ step }) => step) : [])
-  const waits = waitingFor(program, views, asked, shut)
+  const waits = waitingFor(program, views, { asked, shut })
   const days = new Map(
     [...asked.values()].map(({ step, rung, must }) => [
       step.key,
-      Math.max(...sideViews(views, step).map(({ view }) => daysShort(learner, step, view, rung, must))),
+      Math.max(...sideViews(views, step).map(({ view }) => daysShort(learner, step, { view, rung, must }))),
     ]),
   )
   const behind = new Map<string, number>()

@@ -20,8 +20,8 @@ const mastered = (...keys: string[]): TrackedAnswer[] =>
   ).flat()
 
 const opened = (log: readonly TrackedAnswer[]) => {
-  const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, log), day(8))
-  const { open, closed } = openSteps(FEET_FIRST, views, FACTS, day(8))
+  const views = viewsOf(MODEL, FEET_FIRST, { records: replayHorse(MODEL, FEET_FIRST, log), on: day(8) })
+  const { open, closed } = openSteps(FEET_FIRST, views, { facts: FACTS, on: day(8) })
   return {
     open: open.map(({ step }) => step.key),
     closed: new Map(closed.map(({ step, words }) => [step.key, words])),

@@ -60,8 +60,7 @@ const climbed = (
 export const openSteps = (
   program: Program,
   views: Views,
-  facts: Facts,
-  on: Day,
+  { facts, on }: { facts: Facts; on: Day },
 ): { open: readonly OpenStep[]; closed: readonly ClosedStep[] } => {
   const open: OpenStep[] = []
   const closed: ClosedStep[] = []

@@ -82,8 +82,7 @@ const rungWithoutHelper = (permits: readonly Permit[]): number => {
 export const leftOutBy = (
   outlook: Outlook,
   step: Step,
-  permits: readonly Permit[],
-  isNew: boolean,
+  { permits, isNew }: { permits: readonly Permit[]; isNew: boolean },
 ): string | null => {
   const use = useOf(step)
   if (outlook.suits !== null && outlook.suits.length > 0 && !outlook.suits.includes(use))
@@ -106,9 +105,7 @@ export const highestAlone = (
 export const highestToday = (
   outlook: Outlook,
   program: Program,
-  step: Step,
-  facts: Aged,
-  on: Day,
+  { step, facts, on }: { step: Step; facts: Aged; on: Day },
 ): { readonly rung: number; readonly rule: string } | null => {
   const rule =
     outlook.weather === 'slippery'

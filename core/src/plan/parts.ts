@@ -14,8 +14,7 @@ export interface Part extends Placed {
 export const partsOf = (
   candidate: Candidate,
   way: Way,
-  role: Placed['role'],
-  pinnedAt: readonly number[] = [],
+  { role, pinnedAt = [] }: { role: Placed['role']; pinnedAt?: readonly number[] },
 ): readonly Part[] =>
   way.sides.map((_, visit) => ({
     step: candidate.open.step.key,
@@ -52,7 +51,9 @@ export const minutesOfAll = (parts: readonly Part[]): number =>
 export const closingFrom = (candidates: readonly Candidate[], taken: ReadonlySet<string>): Part | null => {
   const sure = candidates.flatMap((candidate) => {
     const way = checkOf(candidate)
-    return way?.endsWell && !taken.has(candidate.open.step.key) ? partsOf(candidate, way, 'close') : []
+    return way?.endsWell && !taken.has(candidate.open.step.key)
+      ? partsOf(candidate, way, { role: 'close' })
+      : []
   })
   return [...sure].sort((a, b) => b.worth - a.worth)[0] ?? null
 }
@@ -71,6 +72,6 @@ export const looksFor = (taken: Choice['taken'], candidates: readonly Candidate[
         ...visit,
         sides: visit.sides.map((sides) => withAsks(sides, sides.length)),
       }
-      return partsOf(candidate, { ...look, first: [] }, 'check')
+      return partsOf(candidate, { ...look, first: [] }, { role: 'check' })
     })
 }

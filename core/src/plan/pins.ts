@@ -18,9 +18,7 @@ const CHECK_ASKS = 2
 const wayFor = (
   program: Program,
   learner: Learner,
-  on: Day,
-  candidate: Candidate,
-  pins: Wishes['pinned'],
+  { on, candidate, pins }: { on: Day; candidate: Candidate; pins: Wishes['pinned'] },
 ): Way => {
   const check = checkOf(candidate)
   const [first] = pins
@@ -40,10 +38,12 @@ const wayFor = (
 export const pinnedParts = (
   program: Program,
   learner: Learner,
-  on: Day,
-  candidates: readonly Candidate[],
-  kept: readonly ClosedStep[],
-  { pinned }: Wishes,
+  {
+    on,
+    candidates,
+    kept,
+    wishes: { pinned },
+  }: { on: Day; candidates: readonly Candidate[]; kept: readonly ClosedStep[]; wishes: Wishes },
 ): Pinned => {
   const remarks: string[] = []
   const parts = [...new Set(pinned.map(({ step }) => step))].flatMap((key) => {
@@ -57,13 +57,8 @@ export const pinnedParts = (
     if (unchecked.length > 0)
       remarks.push(`${candidate.open.step.name} puts together ${unchecked.join(', ')}: check them first.`)
     const pins = pinned.filter(({ step }) => step === key)
-    const way = wayFor(program, learner, on, candidate, pins)
-    return partsOf(
-      candidate,
-      way,
-      way.kind,
-      pins.map(({ at }) => at),
-    )
+    const way = wayFor(program, learner, { on, candidate, pins })
+    return partsOf(candidate, way, { role: way.kind, pinnedAt: pins.map(({ at }) => at) })
   })
   return { parts, remarks }
 }

@@ -25,8 +25,7 @@ const FACTS: Facts = { born: '2018-04-01', checks: [], incidents: [], confirmed:
 const log = (
   key: string,
   sides: readonly Side[],
-  days: number,
-  change: Partial<Answer> = {},
+  { days, change = {} }: { days: number; change?: Partial<Answer> },
 ): TrackedAnswer[] =>
   times(days, (i) =>
     sides.flatMap((side) =>
@@ -44,22 +43,19 @@ const byTime = (...logs: TrackedAnswer[][]): TrackedAnswer[] =>
 const planOf = (
   answers: readonly TrackedAnswer[],
   on: string,
-  facts: Partial<Facts> = {},
-  asked: Asked = {},
+  { facts = {}, asked = {} }: { facts?: Partial<Facts>; asked?: Asked } = {},
 ) =>
   planSession(
     FEET_FIRST,
-    viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, answers), on),
-    { ...FACTS, ...facts },
-    on,
-    asked,
+    viewsOf(MODEL, FEET_FIRST, { records: replayHorse(MODEL, FEET_FIRST, answers), on }),
+    { facts: { ...FACTS, ...facts }, on, asked },
   )
 
 const BOTH: readonly Side[] = ['left', 'right']
 const CAUGHT = byTime(
-  log('settle-in-pen', ['none'], 4),
-  log('face-up', ['none'], 4),
-  log('draw', ['none'], 4),
+  log('settle-in-pen', ['none'], { days: 4 }),
+  log('face-up', ['none'], { days: 4 }),
+  log('draw', ['none'], { days: 4 }),
 )
 
 /** A made-up horse after so many days of its own plans, and the views and facts of the next one. */
@@ -73,13 +69,16 @@ const workedHorse = (program: Program, days: number, seed: number) => {
     stiffer: { side: 'left', by: 0.8 },
   })
   for (let n = 0; n < days; n++) {
-    const plan = planSession(program, viewsOf(MODEL, program, records, day(2 * n)), FACTS, day(2 * n))
+    const plan = planSession(program, viewsOf(MODEL, program, { records, on: day(2 * n) }), {
+      facts: FACTS,
+      on: day(2 * n),
+    })
     const worked = workThrough(horse, plan, draw)
     horse = worked.horse
     for (const one of worked.answers)
-      recordsWith(MODEL, program, records, { ...PLAIN, ...one, day: day(2 * n) })
+      recordsWith(MODEL, program, { records, answer: { ...PLAIN, ...one, day: day(2 * n) } })
   }
-  return { views: viewsOf(MODEL, program, records, day(2 * days)), on: day(2 * days) }
+  return { views: viewsOf(MODEL, program, { records, on: day(2 * days) }), on: day(2 * days) }
 }
 
 describe('today’s plan', () => {
@@ -99,9 +98,9 @@ describe('today’s plan', () => {
   it('asks the stiffer side first and more, about 60 to 40, both always', () => {
     const answers = byTime(
       CAUGHT,
-      log('head-rub', ['left'], 4),
-      log('head-rub', ['right'], 4, { grade: 2 }),
-      log('first-touch', BOTH, 4),
+      log('head-rub', ['left'], { days: 4 }),
+      log('head-rub', ['right'], { days: 4, change: { grade: 2 } }),
+      log('first-touch', BOTH, { days: 4 }),
     )
     const burst = planOf(answers, day(8)).bursts.find(({ step }) => step === 'head-rub')!
     expect(burst.sides.map(({ side, asks }) => [side, asks])).toEqual([
@@ -115,7 +114,7 @@ describe('today’s plan', () => {
     let smaller = 0
     for (const days of [4, 7, 10]) {
       const { views, on } = workedHorse(FEET_FIRST, days, 5)
-      for (const burst of planSession(FEET_FIRST, views, FACTS, on).bursts) {
+      for (const burst of planSession(FEET_FIRST, views, { facts: FACTS, on }).bursts) {
         const { requiredRung } = stepOf(FEET_FIRST, burst.step)!
         const isSmaller = burst.sides.some(({ rung }) => rung < requiredRung)
         if (burst.purpose !== 'work' || burst.again) continue
@@ -131,13 +130,15 @@ describe('today’s plan', () => {
 
   it('stays below a rung that a gate shuts', () => {
     // Met at the rung halter-on needs, but the gate wants both sides of first touch as well.
-    const answers = byTime(CAUGHT, log('head-rub', BOTH, 4), log('halter-on', BOTH, 2, { rung: 3 }))
-    const burst = planOf(
-      answers,
-      day(8),
-      {},
-      { wishes: { pinned: [{ step: 'halter-on', at: 0 }], without: [] } },
-    ).bursts[0]!
+    const answers = byTime(
+      CAUGHT,
+      log('head-rub', BOTH, { days: 4 }),
+      log('halter-on', BOTH, { days: 2, change: { rung: 3 } }),
+    )
+    const burst = planOf(answers, day(8), {
+      facts: {},
+      asked: { wishes: { pinned: [{ step: 'halter-on', at: 0 }], without: [] } },
+    }).bursts[0]!
     expect(burst.step).toBe('halter-on')
     expect(burst.sides.every(({ rung }) => rung <= 3)).toBe(true)
     expect(burst.reasons[1]).toMatch(/: shut above it, halter first: /)
@@ -145,18 +146,21 @@ describe('today’s plan', () => {
 
   it('rests a horse on veterinary hold and says since when', () => {
     const hold = { kind: 'veterinary-hold', on: day(0), until: day(9), passed: false } as const
-    const plan = planOf([], day(3), { checks: [hold] })
+    const plan = planOf([], day(3), { facts: { checks: [hold] } })
     expect(plan).toMatchObject({ rests: true, bursts: [] })
     expect(plan.reason).toContain(day(0))
   })
 
   it('keeps a yearling to a quarter of an hour', () => {
-    const answers = byTime(log('settle-in-pen', ['none'], 4), log('face-up', ['none'], 2, { grade: 2 }))
-    expect(planOf(answers, day(8), { born: day(-400) }).minutes).toBeLessThanOrEqual(15)
+    const answers = byTime(
+      log('settle-in-pen', ['none'], { days: 4 }),
+      log('face-up', ['none'], { days: 2, change: { grade: 2 } }),
+    )
+    expect(planOf(answers, day(8), { facts: { born: day(-400) } }).minutes).toBeLessThanOrEqual(15)
   })
 
   it('opens with what is Solid and was not asked for a week, one first ask', () => {
-    const plan = planOf(log('settle-in-pen', ['none'], 4), day(6 + 8))
+    const plan = planOf(log('settle-in-pen', ['none'], { days: 4 }), day(6 + 8))
     expect(plan.bursts[0]).toMatchObject({ step: 'settle-in-pen', purpose: 'check' })
     expect(plan.bursts[0]!.sides[0]!.asks).toBe(1)
     expect(plan.bursts[0]!.reasons[0]).toBe('Solid, and not asked for 8 calendar days: a first ask tells')
@@ -166,11 +170,11 @@ describe('today’s plan', () => {
     const ingredients = ['step-back', 'yield-hind', 'yield-shoulder', 'lead-up']
     const before = byTime(
       CAUGHT,
-      log('first-touch', BOTH, 4),
-      log('head-rub', BOTH, 4),
-      log('halter-on', BOTH, 4),
-      log('give-to-halter', BOTH, 4),
-      ...ingredients.map((key) => log(key, stepOf(FEET_FIRST, key)!.sided ? BOTH : ['none'], 4)),
+      log('first-touch', BOTH, { days: 4 }),
+      log('head-rub', BOTH, { days: 4 }),
+      log('halter-on', BOTH, { days: 4 }),
+      log('give-to-halter', BOTH, { days: 4 }),
+      ...ingredients.map((key) => log(key, stepOf(FEET_FIRST, key)!.sided ? BOTH : ['none'], { days: 4 })),
     )
     const plan = planOf(before, day(6 + 20))
     const at = plan.bursts.findIndex(({ step }) => step === 'send')
@@ -187,7 +191,7 @@ describe('the shape of a session', () => {
   it.each(SCHOOLS.map((school) => [school.name, school] as const))('holds in %s, on any day', (_, school) => {
     for (const days of [1, 4, 9, 14]) {
       const { views, on } = workedHorse(school, days, days)
-      const plan = planSession(school, views, FACTS, on)
+      const plan = planSession(school, views, { facts: FACTS, on })
       const { bursts } = plan
       expect(plan.minutes).toBeLessThanOrEqual(25)
       const learning = new Set(
@@ -211,14 +215,16 @@ describe('the shape of a session', () => {
 
   it('is the same for the same input', () => {
     const { views, on } = workedHorse(FEET_FIRST, 6, 2)
-    expect(planSession(FEET_FIRST, views, FACTS, on)).toEqual(planSession(FEET_FIRST, views, FACTS, on))
+    expect(planSession(FEET_FIRST, views, { facts: FACTS, on })).toEqual(
+      planSession(FEET_FIRST, views, { facts: FACTS, on }),
+    )
   })
 })
 
 describe('what a session is planned for', () => {
   const { views, on } = workedHorse(FEET_FIRST, 16, 3)
   const plan = (asked: Asked, facts: Partial<Facts> = {}) =>
-    planSession(FEET_FIRST, views, { ...FACTS, ...facts }, on, asked)
+    planSession(FEET_FIRST, views, { facts: { ...FACTS, ...facts }, on, asked })
   const outlook = (change: Partial<typeof ORDINARY>) => plan({ outlook: { ...ORDINARY, ...change } })
 
   it('may be any number of minutes: too few rest it, too many are cut with the reason', () => {
@@ -291,11 +297,15 @@ describe('what a session is planned for', () => {
 
 describe('the rest of a session', () => {
   const { views, on } = workedHorse(FEET_FIRST, 16, 3)
-  const whole = planSession(FEET_FIRST, views, FACTS, on)
+  const whole = planSession(FEET_FIRST, views, { facts: FACTS, on })
   const learning = whole.bursts.find(({ purpose }) => !['check', 'close'].includes(purpose))!
   const side = learning.sides[0]!
   const after = (answers: Parameters<typeof todayFrom>[1], minutes: number) =>
-    planSession(FEET_FIRST, views, FACTS, on, { today: todayFrom(FEET_FIRST, answers, minutes) })
+    planSession(FEET_FIRST, views, {
+      facts: FACTS,
+      on,
+      asked: { today: todayFrom(FEET_FIRST, answers, minutes) },
+    })
 
   it('fits the minutes that are left, and begins with something else', () => {
     const rest = after(

@@ -22,8 +22,7 @@ const LEAST_MINUTES = 2
 const resting = (
   day: Day,
   reason: string,
-  closed: readonly ClosedStep[],
-  remarks: readonly string[] = [],
+  { closed, remarks = [] }: { closed: readonly ClosedStep[]; remarks?: readonly string[] },
 ): SessionPlan => ({
   day,
   rests: true,
@@ -71,20 +70,16 @@ const restsBecause = ({ candidates, kept }: Field): string => {
 export const planSession = (
   program: Program,
   views: Views,
-  facts: Facts,
-  on: Day,
-  asked: Asked = {},
+  { facts, on, asked = {} }: { facts: Facts; on: Day; asked?: Asked },
 ): SessionPlan => {
   const { outlook = ORDINARY, wishes = NO_WISHES, learner = ASSUMED, today = NOTHING_YET } = asked
   const hold = holdOn(facts, on)
   if (hold?.leaves === 'nothing')
-    return resting(
-      on,
-      `Rests: veterinary hold since ${hold.on}${hold.until ? `, to ${hold.until}` : ''}.`,
-      [],
-    )
-  if (facts.offWork) return resting(on, facts.offWork, [])
-  const { open, closed } = openSteps(program, views, facts, on)
+    return resting(on, `Rests: veterinary hold since ${hold.on}${hold.until ? `, to ${hold.until}` : ''}.`, {
+      closed: [],
+    })
+  if (facts.offWork) return resting(on, facts.offWork, { closed: [] })
+  const { open, closed } = openSteps(program, views, { facts, on })
   const { minutes: whole, rule } = minutesFor(outlook, facts, on)
   const minutes = Math.max(0, whole - today.minutes)
   if (minutes < LEAST_MINUTES)
@@ -93,28 +88,33 @@ export const planSession = (
       today.last === null
         ? `Rests: ${minutes} minutes are too few for a burst and a good ending.`
         : 'The minutes are used: leave it here.',
-      closed,
+      { closed },
     )
-  const field = fieldOf(program, views, facts, on, open, asked)
+  const field = fieldOf(program, views, { facts, on, open, asked })
   const allowed = field.candidates.filter(({ open }) => !wishes.without.includes(open.step.key))
-  const pinned: Pinned = pinnedParts(program, learner, on, allowed, [...closed, ...field.kept], wishes)
-  const choice = chosenParts(field, allowed, minutes, pinned.parts, today)
+  const pinned: Pinned = pinnedParts(program, learner, {
+    on,
+    candidates: allowed,
+    kept: [...closed, ...field.kept],
+    wishes,
+  })
+  const choice = chosenParts(field, allowed, { minutes, pinned: pinned.parts, today })
   const due = dueFirst({ program, views, facts }, allowed, [...choice.parts, ...pinned.parts])
   const fixed = due
     ? [...pinned.parts.filter(({ step }) => due.parts.every((one) => one.step !== step)), ...due.parts]
     : pinned.parts
-  const { parts: chosen, gate } = due ? chosenParts(field, due.candidates, minutes, fixed, today) : choice
+  const { parts: chosen, gate } = due
+    ? chosenParts(field, due.candidates, { minutes, pinned: fixed, today })
+    : choice
   const parts = inOrder([...chosen, ...fixed], workedBefore(today))
-  if (parts.length === 0) return resting(on, restsBecause(field), closed, pinned.remarks)
+  if (parts.length === 0) return resting(on, restsBecause(field), { closed, remarks: pinned.remarks })
   const lightAsk = lightAskFrom(open)
   const bursts = parts.map((part, i) =>
-    burstFrom(
-      program,
-      part,
-      parts.slice(0, i).some(({ step }) => step === part.step),
+    burstFrom(program, part, {
+      isAgain: parts.slice(0, i).some(({ step }) => step === part.step),
       lightAsk,
       on,
-    ),
+    }),
   )
   const taken = Math.round(minutesOfAll(parts))
   const young = isYoung(facts, on)

@@ -47,9 +47,7 @@ const coldMissing = ({ misses, lastCold }: TrackView): number =>
 export const shortfallOf = (
   { model, law }: Learner,
   step: Step,
-  view: TrackView,
-  rung: number,
-  must: Must,
+  { view, rung, must }: { view: TrackView; rung: number; must: Must },
 ): Shortfall => {
   const { chance, low, calmChance } = chancesAt(view, rung)
   const gain = ordinaryGain(law)
@@ -82,5 +80,8 @@ export const inDays = ({ days, cold, ability, calm, places }: Shortfall): number
   return longest + BESIDE * (parts.reduce((sum, part) => sum + part, 0) - longest)
 }
 
-export const daysShort = (learner: Learner, step: Step, view: TrackView, rung: number, must: Must): number =>
-  inDays(shortfallOf(learner, step, view, rung, must))
+export const daysShort = (
+  learner: Learner,
+  step: Step,
+  { view, rung, must }: { view: TrackView; rung: number; must: Must },
+): number => inDays(shortfallOf(learner, step, { view, rung, must }))

@@ -95,7 +95,11 @@ const ingredientsOf = (program: Program, step: Step): readonly Step[] => {
 }
 
 /** The ingredients that were not asked lately. */
-const uncheckedOf = (program: Program, views: Views, step: Step, on: Day): readonly Step[] =>
+const uncheckedOf = (
+  program: Program,
+  views: Views,
+  { step, on }: { step: Step; on: Day },
+): readonly Step[] =>
   ingredientsOf(program, step).filter((one) =>
     sideViews(views, one).some(
       ({ view }) => view.lastDay === null || daysBetween(view.lastDay, on) > CHECKED_DAYS,
@@ -127,11 +131,10 @@ const asksASide = (open: OpenStep, sides: readonly SidePlan[]): readonly number[
 const gainsOf = (
   { learner, open, top, on }: Making,
   asked: readonly number[],
-  upTo: number,
-  visits: number,
+  { upTo, visits }: { upTo: number; visits: number },
 ): readonly (readonly Expected[])[] =>
   open.tracks.map(({ view, rung }, i) =>
-    expectedGains(learner, view, rung, Math.min(top, upTo), asked[i]!, visits, on),
+    expectedGains(learner, view, { rung, top: Math.min(top, upTo), asks: asked[i]!, visits, on }),
   )
 
 const loads = (program: Program, { key }: Step, visits: readonly (readonly SidePlan[])[]): boolean =>
@@ -166,7 +169,12 @@ const checkWay = (making: Making): Way | null => {
     visits: 1,
     sides: [sides],
     minutes: minutesOf(step, sides) + CHECK_CHANGE_MINUTES,
-    worth: worthOf(learner, goal, tracks, asked, gainsOf(making, asked, Infinity, 1), on),
+    worth: worthOf(learner, goal, {
+      tracks,
+      asksASide: asked,
+      gains: gainsOf(making, asked, { upTo: Infinity, visits: 1 }),
+      on,
+    }),
     endsWell: worstPass(sides, open) >= ENDS_WELL,
     first: [],
     isLoad: loads(program, step, [sides]),
@@ -180,7 +188,7 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
   const asks = step.kind === 'hold' ? HOLDS_A_SIDE * tracks.length : BURST_ASKS
   const opening = shareAsks(tracks, first, asks)
   const asked = asksASide(open, opening)
-  const gains = gainsOf(making, asked, Math.max(step.requiredRung, goal.rung), visits)
+  const gains = gainsOf(making, asked, { upTo: Math.max(step.requiredRung, goal.rung), visits })
   const rungOn = (side: Side, visit: number): number =>
     gains[tracks.findIndex((track) => track.side === side)]![visit]!.rung
   const sides = Array.from({ length: visits }, (_, visit) =>
@@ -193,7 +201,7 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
     visits,
     sides,
     minutes,
-    worth: worthOf(learner, goal, tracks, asked, gains, on),
+    worth: worthOf(learner, goal, { tracks, asksASide: asked, gains, on }),
     endsWell: worstPass(sides.at(-1)!, open) >= ENDS_WELL,
     first: unchecked,
     isLoad: loads(program, step, sides),
@@ -201,7 +209,11 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
 }
 
 /** Where the path wants a rung beyond the required one, the hardest on the way to it that is likely to go well. */
-const beyondRequired = (step: Step, goal: Goal, view: TrackView, rung: number): number => {
+const beyondRequired = (
+  step: Step,
+  goal: Goal,
+  { view, rung }: { view: TrackView; rung: number },
+): number => {
   if (goal.rung <= step.requiredRung || rung < step.requiredRung) return rung
   let at = rung
   while (at < goal.rung && chancesAt(view, at + 1).chance >= WORK_CHANCE) at++
@@ -212,12 +224,21 @@ const beyondRequired = (step: Step, goal: Goal, view: TrackView, rung: number): 
 export const candidateFor = (
   learner: Learner,
   program: Program,
-  views: Views,
-  goal: Goal,
-  open: OpenStep,
-  allowed: { readonly rung: number; readonly rule: string } | null,
-  on: Day,
-  today: Today = NOTHING_YET,
+  {
+    views,
+    goal,
+    open,
+    allowed,
+    on,
+    today = NOTHING_YET,
+  }: {
+    views: Views
+    goal: Goal
+    open: OpenStep
+    allowed: { readonly rung: number; readonly rule: string } | null
+    on: Day
+    today?: Today
+  },
 ): Candidate | null => {
   const { step, heldBy } = open
   const gateTop = heldBy ? heldBy.from - 1 : step.rungs.length
@@ -225,7 +246,7 @@ export const candidateFor = (
   if (top < 1) return null
   const rungOf = ({ side, rung, view }: OpenTrack): number =>
     Math.min(
-      beyondRequired(step, goal, view, rung),
+      beyondRequired(step, goal, { view, rung }),
       top,
       today.smaller.get(trackKey(step.key, side)) ?? Infinity,
     )
@@ -233,7 +254,7 @@ export const candidateFor = (
   const first = firstSide(lowered.tracks, on)
   const making = { program, learner, on, goal, open: lowered, first, top }
   const visited = today.visits.get(step.key) ?? 0
-  const unchecked = uncheckedOf(program, views, step, on).filter(({ key }) => !today.visits.has(key))
+  const unchecked = uncheckedOf(program, views, { step, on }).filter(({ key }) => !today.visits.has(key))
   const check = visited === 0 ? checkWay(making) : null
   const learning = Array.from({ length: Math.max(0, MOST_VISITS - visited) }, (_, i) =>
     learnWay(making, i + 1, unchecked),

@@ -28,11 +28,7 @@ export interface Expected {
 export const expectedGains = (
   { model, law }: Learner,
   view: TrackView,
-  rung: number,
-  top: number,
-  asks: number,
-  visits: number,
-  on: Day,
+  { rung, top, asks, visits, on }: { rung: number; top: number; asks: number; visits: number; on: Day },
 ): readonly Expected[] => {
   const guess = view.answers < SPOKEN_FOR
   const { calmChance } = chancesAt(view, rung)
@@ -50,8 +46,8 @@ export const expectedGains = (
     for (let k = 1; k <= asks; k++) {
       const isCold = visit === 0 && k === 1 && view.lastDay !== on
       const p = logistic(model.slope * (x + (isCold ? 0 : model.cold)))
-      const loose = gainOf(law, k, p, 0)
-      const tight = gainOf(law, k, p, 2)
+      const loose = gainOf(law, k, { chance: p, calm: 0 })
+      const tight = gainOf(law, k, { chance: p, calm: 2 })
       const gain = calmChance * loose.ability + (1 - calmChance) * tight.ability
       ability += gain
       calm += calmChance * loose.calm + (1 - calmChance) * tight.calm
@@ -86,15 +82,12 @@ const lifted = (p: number, by: number, slope: number): number => logistic(logit(
 const sideWorth = (
   learner: Learner,
   { step, rung, must, due }: Goal,
-  track: OpenTrack,
-  asks: number,
-  gains: readonly Expected[],
-  on: Day,
+  { track, asks, gains, on }: { track: OpenTrack; asks: number; gains: readonly Expected[]; on: Day },
 ): number => {
   const { view } = track
   const gain = gains.at(-1)!
   const ordinary = ordinaryGain(learner.law)
-  const is = shortfallOf(learner, step, view, rung, must)
+  const is = shortfallOf(learner, step, { view, rung, must })
   const isFirstToday = view.lastDay !== on
   const coldPass = isFirstToday && track.rung >= rung ? passes(chancesAt(view, track.rung)) : 0
   const will = {
@@ -131,12 +124,21 @@ export const pressOf = ({ weight, behind }: Pick<Goal, 'weight' | 'behind'>): nu
 export const worthOf = (
   learner: Learner,
   goal: Goal,
-  tracks: readonly OpenTrack[],
-  asksASide: readonly number[],
-  gains: readonly (readonly Expected[])[],
-  on: Day,
+  {
+    tracks,
+    asksASide,
+    gains,
+    on,
+  }: {
+    tracks: readonly OpenTrack[]
+    asksASide: readonly number[]
+    gains: readonly (readonly Expected[])[]
+    on: Day
+  },
 ): number => {
-  const sides = tracks.map((track, i) => sideWorth(learner, goal, track, asksASide[i]!, gains[i]!, on))
+  const sides = tracks.map((track, i) =>
+    sideWorth(learner, goal, { track, asks: asksASide[i]!, gains: gains[i]!, on }),
+  )
   const mean = sides.reduce((sum, worth) => sum + worth, 0) / sides.length
   return mean * pressOf(goal)
 }

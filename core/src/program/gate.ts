@@ -60,7 +60,11 @@ const stepFrom = (text: string): Guarded => {
   return { kind: 'step', step, fromRung: Number(fromRung ?? 1) }
 }
 
-const gate = (key: string, name: string, guards: string | Guarded, text: GateText): Gate => {
+const gate = (
+  key: string,
+  name: string,
+  { guards, text }: { guards: string | Guarded; text: GateText },
+): Gate => {
   return {
     key,
     name,
@@ -80,80 +84,106 @@ const NECK_STEPS = ['bend', 'yield-hind', 'stand', 'weight-in-stirrup']
 
 /** The gates on the path, in its order. */
 export const GATES: readonly Gate[] = [
-  gate('halter', 'Halter', 'halter-on@4', { met: 'first-touch@2 head-rub role:stand-caught' }),
-  gate(
-    'farrier',
-    'Farrier',
-    { kind: 'event', event: "the farrier's first visit", after: 'foot-hind' },
-    { solid: 'foot-front foot-hind lead-up', met: 'stand@2' },
-  ),
-  gate('tie-fast', 'Tie fast', 'tie@3', {
-    exposures: [['tied-fast']],
-    solid: 'give-to-halter lead-up step-back',
-    met: 'yield-hind@2 tie@2',
-    stops: ['safe-rail'],
+  gate('halter', 'Halter', {
+    guards: 'halter-on@4',
+    text: { met: 'first-touch@2 head-rub role:stand-caught' },
   }),
-  gate('first-bit', 'First bit', 'give-to-bit', {
-    exposures: [['contact']],
-    solid: 'carry-bit bend step-back',
-    stops: ['mouth-check', 'age'],
-    leastMonths: 30,
+  gate('farrier', 'Farrier', {
+    guards: { kind: 'event', event: "the farrier's first visit", after: 'foot-hind' },
+    text: { solid: 'foot-front foot-hind lead-up', met: 'stand@2' },
   }),
-  gate('first-saddle', 'First saddle', 'surcingle', {
-    exposures: [['girth']],
-    solid: 'girth-rope pad-blanket rope-over yield-hind send stop-on-circle',
-    met: 'flag@3',
-    stops: ['saddle-check', 'age'],
-    leastMonths: 30,
+  gate('tie-fast', 'Tie fast', {
+    guards: 'tie@3',
+    text: {
+      exposures: [['tied-fast']],
+      solid: 'give-to-halter lead-up step-back',
+      met: 'yield-hind@2 tie@2',
+      stops: ['safe-rail'],
+    },
+  }),
+  gate('first-bit', 'First bit', {
+    guards: 'give-to-bit',
+    text: {
+      exposures: [['contact']],
+      solid: 'carry-bit bend step-back',
+      stops: ['mouth-check', 'age'],
+      leastMonths: 30,
+    },
+  }),
+  gate('first-saddle', 'First saddle', {
+    guards: 'surcingle',
+    text: {
+      exposures: [['girth']],
+      solid: 'girth-rope pad-blanket rope-over yield-hind send stop-on-circle',
+      met: 'flag@3',
+      stops: ['saddle-check', 'age'],
+      leastMonths: 30,
+    },
   }),
   // Part of a weight in the stirrup from 30 months; a whole person is bound to 36 by what the rung exposes to.
-  gate('first-weight', 'First weight', 'weight-in-stirrup@3', {
-    exposures: [['weight']],
-    solid: 'person-above stand come-to-block yield-hind bend',
-    stops: ['helper', 'helmet', 'veterinary-hold', 'age', 'incident'],
-    leastMonths: 30,
+  gate('first-weight', 'First weight', {
+    guards: 'weight-in-stirrup@3',
+    text: {
+      exposures: [['weight']],
+      solid: 'person-above stand come-to-block yield-hind bend',
+      stops: ['helper', 'helmet', 'veterinary-hold', 'age', 'incident'],
+      leastMonths: 30,
+    },
   }),
-  gate('first-time-up', 'First time up', 'lie-over', {
-    exposures: [['mounted'], ['whole-weight', 'girth']],
-    solid:
-      'role:go-loose flag person-above yield-hind yield-shoulder bend send stop-on-circle hind-in-motion turn-on-line step-back stand gap come-to-block saddle-on saddle-wear saddle-move weight-in-stirrup',
-    stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'age', 'incident'],
-    leastMonths: 36,
-    dueToday: NECK_STEPS,
+  gate('first-time-up', 'First time up', {
+    guards: 'lie-over',
+    text: {
+      exposures: [['mounted'], ['whole-weight', 'girth']],
+      solid:
+        'role:go-loose flag person-above yield-hind yield-shoulder bend send stop-on-circle hind-in-motion turn-on-line step-back stand gap come-to-block saddle-on saddle-wear saddle-move weight-in-stirrup',
+      stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'age', 'incident'],
+      leastMonths: 36,
+      dueToday: NECK_STEPS,
+    },
   }),
-  gate('off-the-lead', 'Off the lead', 'ride-go-stop', {
-    exposures: [['off-lead']],
-    solid: 'led-ride ride-perimeter-led stand-to-mount',
-    met: 'ride-bend@2',
-    stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
-    leastMonths: 36,
-    dueToday: NECK_STEPS,
-    freshDays: 7,
+  gate('off-the-lead', 'Off the lead', {
+    guards: 'ride-go-stop',
+    text: {
+      exposures: [['off-lead']],
+      solid: 'led-ride ride-perimeter-led stand-to-mount',
+      met: 'ride-bend@2',
+      stops: ['helper', 'helmet', 'rider-share', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
+      leastMonths: 36,
+      dueToday: NECK_STEPS,
+      freshDays: 7,
+    },
   }),
-  gate('first-canter', 'First canter', 'ride-canter', {
-    exposures: [['canter', 'mounted']],
-    solid: 'ride-go-stop',
-    met: 'ride-steer@2 saddle-move@5',
-    stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
-    leastMonths: 36,
-    freshDays: 7,
+  gate('first-canter', 'First canter', {
+    guards: 'ride-canter',
+    text: {
+      exposures: [['canter', 'mounted']],
+      solid: 'ride-go-stop',
+      met: 'ride-steer@2 saddle-move@5',
+      stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
+      leastMonths: 36,
+      freshDays: 7,
+    },
   }),
-  gate('ride-out', 'Ride out', 'ride-out', {
-    exposures: [['out']],
-    solid: 'ride-bend ride-go-stop ride-steer ride-perimeter',
-    met: 'strange-places@3',
-    stops: ['company', 'helmet', 'veterinary-hold', 'saddle-check', 'incident'],
+  gate('ride-out', 'Ride out', {
+    guards: 'ride-out',
+    text: {
+      exposures: [['out']],
+      solid: 'ride-bend ride-go-stop ride-steer ride-perimeter',
+      met: 'strange-places@3',
+      stops: ['company', 'helmet', 'veterinary-hold', 'saddle-check', 'incident'],
+    },
   }),
-  gate('first-fence', 'First fence', 'ride-small-fence', {
-    exposures: [['jump']],
-    solid: 'ride-poles ride-canter',
-    stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
-    leastMonths: 48,
+  gate('first-fence', 'First fence', {
+    guards: 'ride-small-fence',
+    text: {
+      exposures: [['jump']],
+      solid: 'ride-poles ride-canter',
+      stops: ['helmet', 'veterinary-hold', 'saddle-check', 'age', 'incident'],
+      leastMonths: 48,
+    },
   }),
-  gate(
-    'hand-over',
-    'Hand over',
-    { kind: 'event', event: 'leaving the yard', after: 'ride-small-fence' },
-    { ticked: true, stops: ['veterinary-hold'], freshDays: 21 },
-  ),
+  gate('hand-over', 'Hand over', {
+    guards: { kind: 'event', event: 'leaving the yard', after: 'ride-small-fence' },
+    text: { ticked: true, stops: ['veterinary-hold'], freshDays: 21 },
+  }),
 ]

@@ -28,14 +28,14 @@ interface Asked {
 
 type Fits = (step: Step, record: TrackRecord, need: NeedRef) => boolean
 
-const everySide = ({ records }: Asked, need: NeedRef, step: Step, fits: Fits): boolean =>
+const everySide = ({ records }: Asked, need: NeedRef, { step, fits }: { step: Step; fits: Fits }): boolean =>
   sidesOf(step).every((side) => {
     const record = records.get(trackKey(step.key, side))
     return record !== undefined && fits(step, record, need)
   })
 
 const anyWay = (asked: Asked, need: NeedRef, fits: Fits): boolean =>
-  stepsMeeting(asked.program, need).some((step) => everySide(asked, need, step, fits))
+  stepsMeeting(asked.program, need).some((step) => everySide(asked, need, { step, fits }))
 
 const isFresh = ({ gate, on }: Asked, step: Step, { belief, tally }: TrackRecord): boolean => {
   if (belief.lastDay === null || daysBetween(belief.lastDay, on) >= gate.freshDays) return false
@@ -46,25 +46,28 @@ const isFresh = ({ gate, on }: Asked, step: Step, { belief, tally }: TrackRecord
 /** What only has to be counted is looked at first: most gates that are not Go fail by it. */
 const isSolid = (asked: Asked, step: Step, record: TrackRecord): boolean =>
   isFresh(asked, step, record) &&
-  countedMisses(asked.model, step, record.tally, record.belief.daysWorked).length === 0 &&
-  stateOn(asked.model, step, record, asked.on) === 'solid'
+  countedMisses(asked.model, step, { tally: record.tally, daysWorked: record.belief.daysWorked }).length ===
+    0 &&
+  stateOn(asked.model, step, { record, on: asked.on }) === 'solid'
 
-const isMet = (asked: Asked, step: Step, record: TrackRecord, need: NeedRef): boolean => {
+const isMet = (
+  asked: Asked,
+  step: Step,
+  { record, need }: { record: TrackRecord; need: NeedRef },
+): boolean => {
   const rung = rungNeeded(need, step)
   if (!isFresh(asked, step, record) || (record.tally.hardest ?? 0) < rung) return false
-  const { chance, calmChance } = coldChances(
-    asked.model,
-    step,
-    restedTo(asked.model, record.belief, asked.on),
+  const { chance, calmChance } = coldChances(asked.model, step, {
+    rested: restedTo(asked.model, record.belief, asked.on),
     rung,
-  )
+  })
   return chance >= WORK_CHANCE && calmChance >= MEETS_CALM
 }
 
 /** Whether the tracks of a gate are all that Go asks of them; its stops are not looked at. */
 const isReady = (asked: Asked): boolean =>
   asked.gate.solid.every((need) => anyWay(asked, need, (step, record) => isSolid(asked, step, record))) &&
-  asked.gate.met.every((need) => anyWay(asked, need, (step, record) => isMet(asked, step, record, need)))
+  asked.gate.met.every((need) => anyWay(asked, need, (step, record) => isMet(asked, step, { record, need })))
 
 const isWorn = (asked: Asked): boolean =>
   [...asked.gate.solid, ...asked.gate.met].some(
@@ -72,7 +75,8 @@ const isWorn = (asked: Asked): boolean =>
       !anyWay(
         asked,
         need,
-        (step, record) => !['slipped', 'started'].includes(stateOn(asked.model, step, record, asked.on)),
+        (step, record) =>
+          !['slipped', 'started'].includes(stateOn(asked.model, step, { record, on: asked.on })),
       ),
   )
 

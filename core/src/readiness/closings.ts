@@ -162,7 +162,11 @@ const ruleFor = (program: Program, views: Views, incident: Incident): Rule | nul
   }
 }
 
-const passedSince = (program: Program, views: Views, { step, rung }: Proof, since: Day): boolean =>
+const passedSince = (
+  program: Program,
+  views: Views,
+  { proof: { step, rung }, since }: { proof: Proof; since: Day },
+): boolean =>
   viewsOfStep(program, views, step).every(({ lastCold, recentDays }) =>
     rung === null
       ? lastCold !== null && lastCold.passed && lastCold.day > since
@@ -188,20 +192,19 @@ const isTackSeen = ({ checks }: Facts, since: Day, on: Day): boolean => {
 const closingFrom = (
   program: Program,
   views: Views,
-  facts: Facts,
-  incident: Incident,
-  on: Day,
+  { facts, incident, on }: { facts: Facts; incident: Incident; on: Day },
 ): Closing | null => {
   const rule = ruleFor(program, views, incident)
   if (!rule) return null
   const until = addDays(incident.on, INCIDENT_DAYS)
   const isWaiting = daysBetween(incident.on, on) < INCIDENT_DAYS
   const proofs = rule.proofs.filter(({ step }) => stepOf(program, step) !== undefined)
-  const open = proofs.filter((proof) => !passedSince(program, views, proof, incident.on))
+  const open = proofs.filter((proof) => !passedSince(program, views, { proof, since: incident.on }))
   const wantsTack = rule.tack === true && !isTackSeen(facts, incident.on, on)
   const isShut = isWaiting || open.length > 0 || wantsTack
   const after =
-    rule.after && !passedSince(program, views, at(rule.after.step, rule.after.from - 1), incident.on)
+    rule.after &&
+    !passedSince(program, views, { proof: at(rule.after.step, rule.after.from - 1), since: incident.on })
       ? rule.after
       : undefined
   const touches = (key: string, rung: number): boolean => {
@@ -248,12 +251,16 @@ const made = new WeakMap<
 >()
 
 /** What the incidents of a horse have closed up to a day, open again or not. */
-export const closingsOf = (program: Program, views: Views, facts: Facts, on: Day): readonly Closing[] => {
+export const closingsOf = (
+  program: Program,
+  views: Views,
+  { facts, on }: { facts: Facts; on: Day },
+): readonly Closing[] => {
   const known = made.get(views)
   if (known?.facts === facts && known.on === on) return known.closings
   const closings = facts.incidents
     .filter((incident) => incident.on <= on)
-    .map((incident) => closingFrom(program, views, facts, incident, on))
+    .map((incident) => closingFrom(program, views, { facts, incident, on }))
     .filter((closing) => closing !== null)
   made.set(views, { facts, on, closings })
   return closings

@@ -117,8 +117,11 @@ describe('how often it says Solid', () => {
     let record = freshRecord(STANDARD_MODEL)
     return times(10, (i) => {
       for (let ask = 0; ask < 6; ask++)
-        record = recordWith(STANDARD_MODEL, ASK, record, answer({ day: day(2 * i), grade: grade() }))
-      return judge(STANDARD_MODEL, ASK, record, day(2 * i + 2)).state === 'solid'
+        record = recordWith(STANDARD_MODEL, ASK, {
+          record,
+          answer: answer({ day: day(2 * i), grade: grade() }),
+        })
+      return judge(STANDARD_MODEL, ASK, { record, on: day(2 * i + 2) }).state === 'solid'
     }).slice(2)
   }
 

@@ -36,30 +36,33 @@ const solidLog = (steps: readonly string[], days = 4, change: Partial<Answer> = 
   ).flat()
 
 const judgedOn = (log: readonly TrackedAnswer[], on: string) =>
-  viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, log), on)
+  viewsOf(MODEL, FEET_FIRST, { records: replayHorse(MODEL, FEET_FIRST, log), on })
 
-const verdictOf = (key: string, log: readonly TrackedAnswer[], on: string, facts: Partial<Facts> = {}) =>
-  gateVerdict(FEET_FIRST, gate(key), judgedOn(log, on), { ...FACTS, ...facts }, on)
+const verdictOf = (
+  key: string,
+  log: readonly TrackedAnswer[],
+  { on, facts = {} }: { on: string; facts?: Partial<Facts> },
+) => gateVerdict(FEET_FIRST, gate(key), { views: judgedOn(log, on), facts: { ...FACTS, ...facts }, on })
 
 describe('handing over', () => {
   const ticked = { handOver: ['lead-up', 'foot-front'] }
   const done = solidLog(ticked.handOver, 6)
 
   it('waits until the yard has ticked what the horse leaves with', () => {
-    const verdict = verdictOf('hand-over', done, day(11))
+    const verdict = verdictOf('hand-over', done, { on: day(11) })
     expect(verdict).toMatchObject({ verdict: 'not-yet', tracks: [] })
     expect(verdict.sentence).toMatch(/Nothing is ticked/)
   })
 
   it('looks at the ticked steps on all their sides, asked in the last 21 days', () => {
-    const soon = verdictOf('hand-over', done, day(30), ticked)
+    const soon = verdictOf('hand-over', done, { on: day(30), facts: ticked })
     expect(soon.verdict).toBe('go')
     expect(soon.tracks.map(({ step, side }) => `${step} ${side}`)).toEqual([
       'lead-up none',
       'foot-front left',
       'foot-front right',
     ])
-    const late = verdictOf('hand-over', done, day(31), ticked)
+    const late = verdictOf('hand-over', done, { on: day(31), facts: ticked })
     expect(late).toMatchObject({
       verdict: 'check-first',
       sentence: '3 short checks to run first, 3 asks in all.',
@@ -69,7 +72,7 @@ describe('handing over', () => {
 
   it('stops while the vet holds the horse', () => {
     const checks = [{ kind: 'veterinary-hold', on: day(1), until: null, passed: false }] as const
-    expect(verdictOf('hand-over', done, day(11), { ...ticked, checks }).verdict).toBe('stop')
+    expect(verdictOf('hand-over', done, { on: day(11), facts: { ...ticked, checks } }).verdict).toBe('stop')
   })
 })
 
@@ -77,36 +80,36 @@ describe('the Halter gate', () => {
   const NEEDED = ['first-touch', 'head-rub', 'face-up']
 
   it('is Not yet for a new horse, and says that nothing was asked', () => {
-    const verdict = verdictOf('halter', [], day(0))
+    const verdict = verdictOf('halter', [], { on: day(0) })
     expect(verdict.verdict).toBe('not-yet')
     expect(verdict.weakest[0]!.words).toMatch(/not asked yet/)
     expect(verdict.sentence).toBe('0 of 5 tracks hold.')
   })
 
   it('is Go for the day when its needs are met, and names the day and the step', () => {
-    const verdict = verdictOf('halter', solidLog(NEEDED), day(8))
+    const verdict = verdictOf('halter', solidLog(NEEDED), { on: day(8) })
     expect(verdict).toMatchObject({ verdict: 'go', day: day(8), gate: 'halter' })
     expect(verdict.sentence).toBe('Go for halter on, today only. All 5 tracks hold.')
     expect(verdict.likelyMisses).toBeLessThan(1)
   })
 
   it('wants a look first after 14 days without an ask: one cold ask a track', () => {
-    const verdict = verdictOf('halter', solidLog(NEEDED), day(6 + 14))
+    const verdict = verdictOf('halter', solidLog(NEEDED), { on: day(6 + 14) })
     expect(verdict.verdict).toBe('check-first')
     expect(verdict.due.map(({ asks }) => asks)).toEqual([1, 1, 1, 1, 1])
     expect(verdict.due[0]!.reason).toBe('not asked for 14 calendar days')
-    expect(verdictOf('halter', solidLog(NEEDED), day(6 + 13)).verdict).toBe('go')
+    expect(verdictOf('halter', solidLog(NEEDED), { on: day(6 + 13) }).verdict).toBe('go')
   })
 
   it('takes either step of a role', () => {
-    expect(verdictOf('halter', solidLog(['first-touch', 'head-rub', 'catch-rope']), day(8)).verdict).toBe(
-      'go',
-    )
-    expect(verdictOf('halter', solidLog(['first-touch', 'head-rub']), day(8)).verdict).toBe('not-yet')
+    expect(
+      verdictOf('halter', solidLog(['first-touch', 'head-rub', 'catch-rope']), { on: day(8) }).verdict,
+    ).toBe('go')
+    expect(verdictOf('halter', solidLog(['first-touch', 'head-rub']), { on: day(8) }).verdict).toBe('not-yet')
   })
 
   it('counts likely misses as one less chance times calm chance, over its tracks', () => {
-    const verdict = verdictOf('halter', solidLog(NEEDED), day(8))
+    const verdict = verdictOf('halter', solidLog(NEEDED), { on: day(8) })
     const byHand = verdict.tracks.reduce((sum, { chance, calmChance }) => sum + 1 - chance * calmChance, 0)
     expect(verdict.likelyMisses).toBeCloseTo(byHand, 12)
     expect(verdict.likelyMissesWords).toBe('Of 5 first asks fewer than 1 would not be light and easy.')
@@ -114,7 +117,7 @@ describe('the Halter gate', () => {
 
   it('puts the three weakest in words and numbers', () => {
     const log = [...solidLog(['first-touch', 'face-up']), ...solidLog(['head-rub'], 2, { grade: 3, calm: 2 })]
-    const { weakest } = verdictOf('halter', log, day(8))
+    const { weakest } = verdictOf('halter', log, { on: day(8) })
     expect(weakest).toHaveLength(3)
     expect(weakest[0]).toMatchObject({ step: 'head-rub' })
     expect(weakest[0]!.words).toBe('left: 0 of the last 8 light, 8 tight; last asked 6 calendar days ago')
@@ -124,12 +127,12 @@ describe('the Halter gate', () => {
 describe('stops', () => {
   const confirmed: Facts['confirmed'] = ['helper', 'helmet', 'rider-share']
   const stopsFor = (key: string, facts: Partial<Facts> = {}, on = day(8)) =>
-    verdictOf(key, [], on, facts).stops.map(({ rule }) => rule)
+    verdictOf(key, [], { on, facts }).stops.map(({ rule }) => rule)
 
   it('come before every other verdict', () => {
-    expect(verdictOf('tie-fast', solidLog(['give-to-halter', 'lead-up', 'step-back']), day(8)).verdict).toBe(
-      'stop',
-    )
+    expect(
+      verdictOf('tie-fast', solidLog(['give-to-halter', 'lead-up', 'step-back']), { on: day(8) }).verdict,
+    ).toBe('stop')
   })
 
   it('want the mouth looked at before the first bit, and the age', () => {
@@ -158,8 +161,8 @@ describe('stops', () => {
     expect(stopsFor('first-time-up', told, day(10))).toEqual(['incident'])
     expect(stopsFor('first-time-up', told, day(12))).toEqual(['incident'])
     const again = solidLog(['bend', 'yield-hind', 'stand'], 1).map((one) => ({ ...one, day: day(12) }))
-    expect(verdictOf('first-time-up', again, day(12), told).stops).toEqual([])
-    expect(verdictOf('first-time-up', again.slice(0, 2), day(12), told).stops).toMatchObject([
+    expect(verdictOf('first-time-up', again, { on: day(12), facts: told }).stops).toEqual([])
+    expect(verdictOf('first-time-up', again.slice(0, 2), { on: day(12), facts: told }).stops).toMatchObject([
       {
         rule: 'incident',
         words: expect.stringMatching(/until hind yield and stand have passed|until .*stand/),
@@ -248,8 +251,11 @@ describe('carry-over between tracks', () => {
     const front = records.get('foot-front/left')!
     // Judged on the front foot's own last day: no rest between. Share 0.3.
     const byHand = -2.2 + 0.3 * (meanAbility(front.belief) + 2.2)
-    expect(startingMean(MODEL, FEET_FIRST, hind, 'left', day(6), records)).toBeCloseTo(byHand, 9)
-    expect(startingMean(MODEL, FEET_FIRST, hind, 'right', day(6), records)).toBe(-2.2)
+    expect(startingMean(MODEL, FEET_FIRST, { step: hind, side: 'left', day: day(6), records })).toBeCloseTo(
+      byHand,
+      9,
+    )
+    expect(startingMean(MODEL, FEET_FIRST, { step: hind, side: 'right', day: day(6), records })).toBe(-2.2)
   })
 
   it('uses only what was known when the target was first asked', () => {
@@ -263,7 +269,7 @@ describe('carry-over between tracks', () => {
   it('lifts a New track’s chance', () => {
     const hind = stepOf(FEET_FIRST, 'foot-hind')!
     const records = replayHorse(MODEL, FEET_FIRST, solidLog(['foot-front']))
-    const view = viewOf(MODEL, FEET_FIRST, hind, 'left', records, day(8))
+    const view = viewOf(MODEL, FEET_FIRST, { step: hind, side: 'left', records, on: day(8) })
     expect(view.state).toBe('new')
     expect(view.chance).toBeGreaterThan(0.042)
   })

@@ -63,10 +63,7 @@ interface Looked extends GateTrack {
 const looked = (
   views: Views,
   step: Step,
-  side: Side,
-  rung: number,
-  must: GateTrack['must'],
-  on: Day,
+  { side, rung, must, on }: { side: Side; rung: number; must: GateTrack['must']; on: Day },
 ): Looked => {
   const view = views.get(trackKey(step.key, side))!
   const { chance, calmChance } = chancesAt(view, rung)
@@ -89,25 +86,34 @@ const looked = (
 const tickedTracks = (
   program: Program,
   views: Views,
-  ticked: readonly string[],
-  on: Day,
+  { ticked, on }: { ticked: readonly string[]; on: Day },
 ): readonly Looked[] =>
   program.steps
     .filter(({ key }) => ticked.includes(key))
-    .flatMap((step) => sidesOf(step).map((side) => looked(views, step, side, step.requiredRung, 'solid', on)))
+    .flatMap((step) =>
+      sidesOf(step).map((side) => looked(views, step, { side, rung: step.requiredRung, must: 'solid', on })),
+    )
 
-const tracksOf = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): readonly Looked[] => {
-  if (gate.ticked) return tickedTracks(program, views, facts.handOver, on)
+const tracksOf = (
+  program: Program,
+  gate: Gate,
+  { views, facts, on }: { views: Views; facts: Facts; on: Day },
+): readonly Looked[] => {
+  if (gate.ticked) return tickedTracks(program, views, { ticked: facts.handOver, on })
   const solid = gate.solid.flatMap((need) => {
     const step = stepFor(program, views, need)
     return step
-      ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'solid', on))
+      ? sidesOf(step).map((side) =>
+          looked(views, step, { side, rung: rungNeeded(need, step), must: 'solid', on }),
+        )
       : []
   })
   const met = gate.met.flatMap((need) => {
     const step = stepFor(program, views, need)
     return step
-      ? sidesOf(step).map((side) => looked(views, step, side, rungNeeded(need, step), 'met', on))
+      ? sidesOf(step).map((side) =>
+          looked(views, step, { side, rung: rungNeeded(need, step), must: 'met', on }),
+        )
       : []
   })
   return [...solid, ...met]
@@ -150,10 +156,12 @@ const stopSentence = (stops: readonly Stop[]): string => {
 const sentenceFor = (
   verdict: Verdict,
   gate: Gate,
-  program: Program,
-  tracks: readonly Looked[],
-  due: readonly DueAsk[],
-  stops: readonly Stop[],
+  {
+    program,
+    tracks,
+    due,
+    stops,
+  }: { program: Program; tracks: readonly Looked[]; due: readonly DueAsk[]; stops: readonly Stop[] },
 ): string => {
   const held = tracks.filter(({ holds }) => holds).length
   switch (verdict) {
@@ -187,9 +195,13 @@ const weakestThree = (tracks: readonly Looked[]): readonly Looked[] =>
 
 const withoutView = ({ view: _view, ...track }: Looked): GateTrack => track
 
-const judgeGate = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): GateVerdict => {
+const judgeGate = (
+  program: Program,
+  gate: Gate,
+  { views, facts, on }: { views: Views; facts: Facts; on: Day },
+): GateVerdict => {
   const stops = stopsOf({ program, gate, views, facts, on })
-  const tracks = tracksOf(program, gate, views, facts, on)
+  const tracks = tracksOf(program, gate, { views, facts, on })
   const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
   const isShut = tracks.length === 0 || tracks.some(isNotYet)
   const ready = isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
@@ -204,7 +216,7 @@ const judgeGate = (program: Program, gate: Gate, views: Views, facts: Facts, on:
     day: on,
     verdict,
     ready,
-    sentence: sentenceFor(verdict, gate, program, tracks, due, stops),
+    sentence: sentenceFor(verdict, gate, { program, tracks, due, stops }),
     stops,
     tracks: tracks.map(withoutView),
     due,
@@ -230,21 +242,22 @@ const judged = new WeakMap<Views, Map<Gate, Judged>>()
 export const gateVerdict = (
   program: Program,
   gate: Gate,
-  views: Views,
-  facts: Facts,
-  on: Day,
+  { views, facts, on }: { views: Views; facts: Facts; on: Day },
 ): GateVerdict => {
   const ofViews = judged.get(views) ?? new Map<Gate, Judged>()
   judged.set(views, ofViews)
   const known = ofViews.get(gate)
   if (known?.program === program && known.facts === facts && known.on === on) return known.verdict
-  const verdict = judgeGate(program, gate, views, facts, on)
+  const verdict = judgeGate(program, gate, { views, facts, on })
   ofViews.set(gate, { program, facts, on, verdict })
   return verdict
 }
 
-export const gateVerdicts = (program: Program, views: Views, facts: Facts, on: Day): readonly GateVerdict[] =>
-  program.gates.map((gate) => gateVerdict(program, gate, views, facts, on))
+export const gateVerdicts = (
+  program: Program,
+  views: Views,
+  { facts, on }: { facts: Facts; on: Day },
+): readonly GateVerdict[] => program.gates.map((gate) => gateVerdict(program, gate, { views, facts, on }))
 
 export const VERDICT_WORDS: Record<Verdict, string> = {
   go: 'Go',

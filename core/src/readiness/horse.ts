@@ -24,10 +24,7 @@ const average = (values: readonly number[]): number =>
 export const startingMean = (
   model: Model,
   program: Program,
-  step: Step,
-  side: Side,
-  day: Day,
-  records: Records,
+  { step, side, day, records }: { step: Step; side: Side; day: Day; records: Records },
 ): number => {
   const sources = program.carryOver
     .filter(({ to }) => to === step.key)
@@ -70,8 +67,7 @@ const behindWith = ({
 export const recordsWith = (
   model: Model,
   program: Program,
-  records: Map<TrackKey, TrackRecord>,
-  answer: TrackedAnswer,
+  { records, answer }: { records: Map<TrackKey, TrackRecord>; answer: TrackedAnswer },
 ): void => {
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return
@@ -80,8 +76,9 @@ export const recordsWith = (
   for (const side of sidesAnswered(step, answer.side)) {
     const key = trackKey(step.key, side)
     const before =
-      records.get(key) ?? freshRecord(model, startingMean(model, program, step, side, answer.day, records))
-    const after = recordWith(model, step, before, onLadder)
+      records.get(key) ??
+      freshRecord(model, startingMean(model, program, { step, side, day: answer.day, records }))
+    const after = recordWith(model, step, { record: before, answer: onLadder })
     records.set(
       key,
       behind ? { ...after, tally: { ...after.tally, behind: { ...after.tally.behind, ...behind } } } : after,
@@ -96,7 +93,7 @@ export const replayHorse = (
   answers: readonly TrackedAnswer[],
 ): Map<TrackKey, TrackRecord> => {
   const records = new Map<TrackKey, TrackRecord>()
-  for (const answer of answers) recordsWith(model, program, records, answer)
+  for (const answer of answers) recordsWith(model, program, { records, answer })
   return records
 }
 
@@ -106,7 +103,7 @@ const untouched = new WeakMap<Model, WeakMap<Step, TrackView>>()
 const untouchedView = (model: Model, step: Step, on: Day): TrackView => {
   const known = untouched.get(model) ?? new WeakMap<Step, TrackView>()
   untouched.set(model, known)
-  const view = known.get(step) ?? judge(model, step, freshRecord(model), on)
+  const view = known.get(step) ?? judge(model, step, { record: freshRecord(model), on })
   known.set(step, view)
   return view
 }
@@ -121,10 +118,14 @@ interface Judged {
 /** In a session a horse is judged after every answer and only one track is another: the last view of each is kept. */
 const lastView = new WeakMap<TrackRecord, Judged>()
 
-const judgedOnce = (model: Model, step: Step, record: TrackRecord, on: Day): TrackView => {
+const judgedOnce = (
+  model: Model,
+  step: Step,
+  { record, on }: { record: TrackRecord; on: Day },
+): TrackView => {
   const last = lastView.get(record)
   if (last?.on === on && last.step === step && last.model === model) return last.view
-  const view = judge(model, step, record, on)
+  const view = judge(model, step, { record, on })
   lastView.set(record, { model, step, on, view })
   return view
 }
@@ -133,26 +134,27 @@ const judgedOnce = (model: Model, step: Step, record: TrackRecord, on: Day): Tra
 export const viewOf = (
   model: Model,
   program: Program,
-  step: Step,
-  side: Side,
-  records: Records,
-  on: Day,
+  { step, side, records, on }: { step: Step; side: Side; records: Records; on: Day },
 ): TrackView => {
   const record = records.get(trackKey(step.key, side))
-  if (record) return judgedOnce(model, step, record, on)
-  const mean = startingMean(model, program, step, side, on, records)
+  if (record) return judgedOnce(model, step, { record, on })
+  const mean = startingMean(model, program, { step, side, day: on, records })
   return mean === model.priorAbility.mean
     ? untouchedView(model, step, on)
-    : judge(model, step, freshRecord(model, mean), on)
+    : judge(model, step, { record: freshRecord(model, mean), on })
 }
 
 /** Every track of the program on the day judged. */
-export const viewsOf = (model: Model, program: Program, records: Records, on: Day): Views =>
+export const viewsOf = (
+  model: Model,
+  program: Program,
+  { records, on }: { records: Records; on: Day },
+): Views =>
   new Map(
     program.steps.flatMap((step) =>
       sidesOf(step).map((side) => [
         trackKey(step.key, side),
-        viewOf(model, program, step, side, records, on),
+        viewOf(model, program, { step, side, records, on }),
       ]),
     ),
   )

@@ -85,8 +85,7 @@ const hardestRung = (byRung: readonly Chances[], fits: (chances: Chances) => boo
 const openAt = (
   step: JudgedStep,
   record: TrackRecord,
-  byRung: readonly Chances[],
-  workRung: number,
+  { byRung, workRung }: { byRung: readonly Chances[]; workRung: number },
 ): number => {
   const last = record.tally.days.at(-1)
   // The first time starts at the bottom, whatever carries over.
@@ -104,31 +103,46 @@ const idealAnswer = (step: JudgedStep, day: Day): Answer => ({
   ...PLAIN,
 })
 
-const isSolidButPlaces = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): boolean => {
+const isSolidButPlaces = (
+  model: Model,
+  step: JudgedStep,
+  { record, on }: { record: TrackRecord; on: Day },
+): boolean => {
   const rested = restedTo(model, record.belief, on)
-  const chances = coldChances(model, step, rested, step.requiredRung)
-  return solidMisses(model, step, chances, record.tally, record.belief, on, false).length === 0
+  const chances = coldChances(model, step, { rested, rung: step.requiredRung })
+  return (
+    solidMisses(model, step, { chances, tally: record.tally, belief: record.belief, on, withPlaces: false })
+      .length === 0
+  )
 }
 
 /** The fewest such asks that meet the rules that only count, for which nothing has to be believed. */
-const asksToCount = (model: Model, step: JudgedStep, { belief, tally }: TrackRecord, on: Day): number => {
+const asksToCount = (
+  model: Model,
+  step: JudgedStep,
+  { trackRecord: { belief, tally }, on }: { trackRecord: TrackRecord; on: Day },
+): number => {
   const opensDay = belief.lastDay !== on
   let counted = tally
   for (let asks = 0; asks <= MOST_ASKS; asks++) {
     const daysWorked = belief.daysWorked + (asks > 0 && opensDay ? 1 : 0)
-    if (countedMisses(model, step, counted, daysWorked).length === 0) return asks
-    counted = tallyWith(counted, step, idealAnswer(step, on), asks === 0 && opensDay)
+    if (countedMisses(model, step, { tally: counted, daysWorked }).length === 0) return asks
+    counted = tallyWith(counted, step, { answer: idealAnswer(step, on), cold: asks === 0 && opensDay })
   }
   return Infinity
 }
 
-const asksNeeded = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): number | null => {
-  const fewest = asksToCount(model, step, record, on)
+const asksNeeded = (
+  model: Model,
+  step: JudgedStep,
+  { record, on }: { record: TrackRecord; on: Day },
+): number | null => {
+  const fewest = asksToCount(model, step, { trackRecord: record, on })
   if (fewest > MOST_ASKS) return null
   let imagined = record
   for (let asks = 0; asks <= MOST_ASKS; asks++) {
-    if (asks >= fewest && isSolidButPlaces(model, step, imagined, on)) return asks
-    imagined = recordWith(model, step, imagined, idealAnswer(step, on))
+    if (asks >= fewest && isSolidButPlaces(model, step, { record: imagined, on })) return asks
+    imagined = recordWith(model, step, { record: imagined, answer: idealAnswer(step, on) })
   }
   return null
 }
@@ -136,9 +150,7 @@ const asksNeeded = (model: Model, step: JudgedStep, record: TrackRecord, on: Day
 const stateOf = (
   model: Model,
   step: JudgedStep,
-  record: TrackRecord,
-  misses: readonly Miss[],
-  chance: number,
+  { record, misses, chance }: { record: TrackRecord; misses: readonly Miss[]; chance: number },
 ): State => {
   if (record.tally.answers === 0) return 'new'
   if (misses.length === 0) return 'solid'
@@ -149,16 +161,16 @@ const stateOf = (
 
 const chancesByRung = (model: Model, step: JudgedStep, rested: Belief): readonly Chances[] =>
   Array.from({ length: Math.max(step.requiredRung, step.rungCount ?? 0) }, (_, i) =>
-    coldChances(model, step, rested, i + 1),
+    coldChances(model, step, { rested, rung: i + 1 }),
   )
 
 const lastStood = (model: Model, step: JudgedStep, record: TrackRecord): LastStood | null => {
   const { belief } = record
   if (belief.lastDay === null) return null
-  const state = stateOn(model, step, record, belief.lastDay)
+  const state = stateOn(model, step, { record, on: belief.lastDay })
   const need = needOf(model, step)
   for (let rung = step.requiredRung; rung >= 1; rung--) {
-    const { chance, low, calmChance } = coldChances(model, step, belief, rung)
+    const { chance, low, calmChance } = coldChances(model, step, { rested: belief, rung })
     if (state === 'solid' || (chance >= need.chance && low >= need.low))
       return { state, rung, chance, calmChance }
   }
@@ -170,22 +182,34 @@ export const chancesAt = (view: TrackView, rung: number): Chances =>
   view.byRung[rung - 1] ?? view.beyond[rung - 1 - view.byRung.length] ?? view
 
 /** The state of a track on a day, without all else that is shown of it. */
-export const stateOn = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): State => {
+export const stateOn = (
+  model: Model,
+  step: JudgedStep,
+  { record, on }: { record: TrackRecord; on: Day },
+): State => {
   const { tally, belief } = record
   const rested = restedTo(model, belief, on)
-  const chances = coldChances(model, step, rested, step.requiredRung)
-  return stateOf(model, step, record, solidMisses(model, step, chances, tally, belief, on), chances.chance)
+  const chances = coldChances(model, step, { rested, rung: step.requiredRung })
+  return stateOf(model, step, {
+    record,
+    misses: solidMisses(model, step, { chances, tally, belief, on }),
+    chance: chances.chance,
+  })
 }
 
 /** A track on the day judged. Answers of later days must not be in the record. */
-export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: Day): TrackView => {
+export const judge = (
+  model: Model,
+  step: JudgedStep,
+  { record, on }: { record: TrackRecord; on: Day },
+): TrackView => {
   const { tally, belief } = record
   const rested = restedTo(model, belief, on)
   const ladder = chancesByRung(model, step, rested)
   const byRung = ladder.slice(0, step.requiredRung)
   const atRequired = byRung.at(-1)!
   const need = needOf(model, step)
-  const misses = solidMisses(model, step, atRequired, tally, belief, on)
+  const misses = solidMisses(model, step, { chances: atRequired, tally, belief, on })
   const workRung = Math.max(
     1,
     hardestRung(byRung, ({ chance }) => chance >= WORK_CHANCE),
@@ -195,15 +219,15 @@ export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: D
   const onceSolid = tally.onceSolid || solidAtEndOfDay(model, step, record)
   return {
     ...atRequired,
-    state: stateOf(model, step, record, misses, atRequired.chance),
+    state: stateOf(model, step, { record, misses, chance: atRequired.chance }),
     answers: tally.answers,
     daysWorked: belief.daysWorked,
     byRung,
     beyond: ladder.slice(step.requiredRung),
     workRung,
     holdsToRung: hardestRung(byRung, ({ chance, low }) => chance >= need.chance && low >= need.low),
-    openAt: openAt(step, record, byRung, workRung),
-    asksNeeded: asksNeeded(model, step, record, on),
+    openAt: openAt(step, record, { byRung, workRung }),
+    asksNeeded: asksNeeded(model, step, { record, on }),
     placesMissing: placesMissing(step, tally, on),
     movingMissing: movingMissing(step, tally, on),
     misses,
@@ -216,7 +240,7 @@ export const judge = (model: Model, step: JudgedStep, record: TrackRecord, on: D
     lastStood: lastStood(model, step, record),
     awayDays: tally.awayDays ?? 0,
     behind: tally.behind ?? NOTHING_BEHIND,
-    temper: temperOf(atRequired, tally.answers, belief.daysWorked, onceSolid),
+    temper: temperOf(atRequired, tally.answers, { daysWorked: belief.daysWorked, onceSolid }),
     logLikelihood: belief.logLikelihood,
     meanAbility: meanAbility(rested),
   }

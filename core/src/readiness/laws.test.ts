@@ -33,7 +33,7 @@ describe('laws of the judgement', () => {
   it('has one state, an opening rung on the ladder, and misses exactly when it is not Solid', () => {
     fc.assert(
       fc.property(history, (log) => {
-        const view = judge(MODEL, ASK, replay(MODEL, ASK, log).record, last(log))
+        const view = judge(MODEL, ASK, { record: replay(MODEL, ASK, { answers: log }).record, on: last(log) })
         expect(STATES).toContain(view.state)
         expect(view.openAt).toBeGreaterThanOrEqual(1)
         expect(view.openAt).toBeLessThanOrEqual(3)
@@ -48,10 +48,10 @@ describe('laws of the judgement', () => {
   it('wears Solid to Rusty by time alone, and never to anything else', () => {
     fc.assert(
       fc.property(history, fc.integer({ min: 1, max: 900 }), (log, days) => {
-        const { record } = replay(MODEL, ASK, log)
-        const before = judge(MODEL, ASK, record, last(log)).state
+        const { record } = replay(MODEL, ASK, { answers: log })
+        const before = judge(MODEL, ASK, { record, on: last(log) }).state
         const gap = Date.parse(last(log)) + days * 86_400_000
-        const after = judge(MODEL, ASK, record, new Date(gap).toISOString().slice(0, 10)).state
+        const after = judge(MODEL, ASK, { record, on: new Date(gap).toISOString().slice(0, 10) }).state
         if (before === 'solid') expect(['solid', 'rusty']).toContain(after)
         else expect(after).not.toBe('solid')
       }),
@@ -62,12 +62,12 @@ describe('laws of the judgement', () => {
   it('keeps the promise of asks needed: so many light, loose asks today make it Solid', () => {
     fc.assert(
       fc.property(history, (log) => {
-        const { record } = replay(MODEL, ASK, log)
-        const { asksNeeded } = judge(MODEL, ASK, record, last(log))
+        const { record } = replay(MODEL, ASK, { answers: log })
+        const { asksNeeded } = judge(MODEL, ASK, { record, on: last(log) })
         if (asksNeeded === null) return
         const asks = Array.from({ length: asksNeeded }, () => answer({ day: last(log) }))
-        const after = replay(MODEL, ASK, [...log, ...asks]).record
-        expect(judge(MODEL, ASK, after, last(log)).state).toBe('solid')
+        const after = replay(MODEL, ASK, { answers: [...log, ...asks] }).record
+        expect(judge(MODEL, ASK, { record: after, on: last(log) }).state).toBe('solid')
       }),
       { numRuns: 60 },
     )
@@ -76,8 +76,9 @@ describe('laws of the judgement', () => {
   it('never thinks less of a track for a lighter last answer', () => {
     fc.assert(
       fc.property(history, fc.constantFrom<Grade>(1, 2, 3, 4), (log, worse) => {
-        const with_ = (g: Grade) => replay(MODEL, ASK, [...log, answer({ day: last(log), grade: g })]).record
-        const chance = (g: Grade): number => judge(MODEL, ASK, with_(g), last(log)).chance
+        const with_ = (g: Grade) =>
+          replay(MODEL, ASK, { answers: [...log, answer({ day: last(log), grade: g })] }).record
+        const chance = (g: Grade): number => judge(MODEL, ASK, { record: with_(g), on: last(log) }).chance
         expect(chance((worse - 1) as Grade)).toBeGreaterThan(chance(worse))
       }),
       { numRuns: 40 },
@@ -112,7 +113,7 @@ describe('a whole horse', () => {
     fc.assert(
       fc.property(horseLog, (log) => {
         const stepwise = new Map<TrackKey, TrackRecord>()
-        for (const one of log) recordsWith(MODEL, FEET_FIRST, stepwise, one)
+        for (const one of log) recordsWith(MODEL, FEET_FIRST, { records: stepwise, answer: one })
         expect(stepwise).toEqual(replayHorse(MODEL, FEET_FIRST, log))
       }),
       { numRuns: 25 },
@@ -122,9 +123,12 @@ describe('a whole horse', () => {
   it('gives every gate one verdict, and no Go while a track it looks at does not hold', () => {
     fc.assert(
       fc.property(horseLog, (log) => {
-        const views = viewsOf(MODEL, FEET_FIRST, replayHorse(MODEL, FEET_FIRST, log), last(log))
+        const views = viewsOf(MODEL, FEET_FIRST, {
+          records: replayHorse(MODEL, FEET_FIRST, log),
+          on: last(log),
+        })
         const facts = { born: '2020-01-01', checks: [], incidents: [], confirmed: [], handOver: [] }
-        for (const verdict of gateVerdicts(FEET_FIRST, views, facts, last(log))) {
+        for (const verdict of gateVerdicts(FEET_FIRST, views, { facts, on: last(log) })) {
           expect(['go', 'check-first', 'not-yet', 'stop']).toContain(verdict.verdict)
           if (verdict.verdict === 'go') expect(verdict.tracks.every(({ holds }) => holds)).toBe(true)
           expect(verdict.likelyMisses).toBeGreaterThanOrEqual(0)

@@ -30,7 +30,7 @@ const goodness = (view: TrackView, rung: number): number => {
 
 const onSide = (side: Side): string => (side === 'none' ? '' : `, ${side}`)
 
-const wordsFor = (step: Step, rung: number, side: Side, view: TrackView): string => {
+const wordsFor = (step: Step, rung: number, { side, view }: { side: Side; view: TrackView }): string => {
   const what = `${step.name.toLowerCase()} to “${rungName(step, rung)}”${onSide(side)}`
   if (view.answers === 0) return `${what}: not asked yet`
   if (view.hardest < rung) return `${what}: never asked there`
@@ -53,7 +53,7 @@ const standingOn = (views: Views, need: NeedRef, step: Step): NeedStanding => {
     side,
     chance,
     calmChance,
-    words: wordsFor(step, rung, side, view),
+    words: wordsFor(step, rung, { side, view }),
   }
 }
 
@@ -106,8 +106,7 @@ const OWN_ANSWERS = 4
 const isShownOnArrival = (
   program: Program,
   views: Views,
-  need: NeedRef,
-  known: readonly KnownRung[],
+  { need, known }: { need: NeedRef; known: readonly KnownRung[] },
 ): boolean =>
   stepsMeeting(program, need).some((step) => {
     const shown = known.find((one) => one.step === step.key && one.rung >= rungNeeded(need, step))
@@ -127,6 +126,6 @@ export const unmetNeeds = (
 ): readonly NeedStanding[] =>
   step.needs
     .filter(({ fromRung }) => (fromRung ?? 1) <= rung)
-    .filter((need) => known.length === 0 || !isShownOnArrival(program, views, need, known))
+    .filter((need) => known.length === 0 || !isShownOnArrival(program, views, { need, known }))
     .map((need) => needStanding(program, views, need))
     .filter((standing): standing is NeedStanding => standing !== null && !standing.met)

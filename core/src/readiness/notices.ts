@@ -76,7 +76,7 @@ const isCaution = ({ kind }: Facts['incidents'][number]): boolean => ['kick', 's
 
 /** What an incident still keeps shut, and what is only to be minded. */
 const incidentNotices = ({ program, views, facts, on }: Noticed): Notice[] => {
-  const shut = closingsOf(program, views, facts, on).filter(({ closes }) =>
+  const shut = closingsOf(program, views, { facts, on }).filter(({ closes }) =>
     program.steps.some(({ key, rungs }) => rungs.some((_, i) => closes(key, i + 1))),
   )
   const told = new Set(shut.map(({ incident }) => incident))

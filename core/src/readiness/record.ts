@@ -18,8 +18,12 @@ export const freshRecord = (model: Model, priorMean?: number): TrackRecord => ({
 /** Solid at the end of the record's last day: after that day's learning, before any rest. */
 export const solidAtEndOfDay = (model: Model, step: JudgedStep, { belief, tally }: TrackRecord): boolean =>
   belief.lastDay !== null &&
-  solidMisses(model, step, coldChances(model, step, belief, step.requiredRung), tally, belief, belief.lastDay)
-    .length === 0
+  solidMisses(model, step, {
+    chances: coldChances(model, step, { rested: belief, rung: step.requiredRung }),
+    tally,
+    belief,
+    on: belief.lastDay,
+  }).length === 0
 
 const closedDay = (model: Model, step: JudgedStep, record: TrackRecord): Tally => {
   if (record.belief.lastDay === null) return record.tally
@@ -35,15 +39,14 @@ const closedDay = (model: Model, step: JudgedStep, record: TrackRecord): Tally =
 export const recordWith = (
   model: Model,
   step: JudgedStep,
-  record: TrackRecord,
-  answer: Answer,
+  { record, answer }: { record: TrackRecord; answer: Answer },
 ): TrackRecord => {
   if (answer.uncued) return record
   const cold = record.belief.lastDay !== answer.day
   const tally = cold ? closedDay(model, step, record) : record.tally
   return {
-    belief: withAnswer(model, step, record.belief, answer),
-    tally: tallyWith(tally, step, answer, cold),
+    belief: withAnswer(model, step, { belief: record.belief, answer }),
+    tally: tallyWith(tally, step, { answer, cold }),
   }
 }
 
@@ -51,15 +54,17 @@ export const recordWith = (
 export const replay = (
   model: Model,
   step: JudgedStep,
-  answers: readonly Answer[],
-  priorMean?: number,
+  { answers, priorMean }: { answers: readonly Answer[]; priorMean?: number },
 ): { record: TrackRecord; predicted: readonly number[] } => {
   const predicted: number[] = []
   let record = freshRecord(model, priorMean)
   for (const answer of answers) {
     if (!answer.uncued && record.belief.lastDay !== answer.day)
-      predicted.push(coldChances(model, step, restedTo(model, record.belief, answer.day), answer.rung).chance)
-    record = recordWith(model, step, record, answer)
+      predicted.push(
+        coldChances(model, step, { rested: restedTo(model, record.belief, answer.day), rung: answer.rung })
+          .chance,
+      )
+    record = recordWith(model, step, { record, answer })
   }
   return { record, predicted }
 }

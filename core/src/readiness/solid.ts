@@ -54,7 +54,11 @@ const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] 
     : []),
 ]
 
-const countMisses = (model: Model, step: JudgedStep, tally: Tally, daysWorked: number): Miss[] => {
+const countMisses = (
+  model: Model,
+  step: JudgedStep,
+  { tally, daysWorked }: { tally: Tally; daysWorked: number },
+): Miss[] => {
   const { days, atRung } = model.solid[step.kind]
   return [
     ...(daysWorked < days
@@ -108,9 +112,8 @@ const allRoundMisses = (step: JudgedStep, tally: Tally, on: Day): Miss[] => {
 export const countedMisses = (
   model: Model,
   step: JudgedStep,
-  tally: Tally,
-  daysWorked: number,
-): readonly Miss[] => [...countMisses(model, step, tally, daysWorked), ...practiceMisses(tally)]
+  { tally, daysWorked }: { tally: Tally; daysWorked: number },
+): readonly Miss[] => [...countMisses(model, step, { tally, daysWorked }), ...practiceMisses(tally)]
 
 /**
  * The rules of Solid that fail on the day `on`; empty when the track is Solid. `chances` are those of a cold ask at
@@ -119,13 +122,15 @@ export const countedMisses = (
 export const solidMisses = (
   model: Model,
   step: JudgedStep,
-  chances: Chances,
-  tally: Tally,
-  belief: Belief,
-  on: Day,
-  withPlaces = true,
+  {
+    chances,
+    tally,
+    belief,
+    on,
+    withPlaces = true,
+  }: { chances: Chances; tally: Tally; belief: Belief; on: Day; withPlaces?: boolean },
 ): readonly Miss[] => [
   ...chanceMisses(needOf(model, step), chances),
-  ...countedMisses(model, step, tally, belief.daysWorked),
+  ...countedMisses(model, step, { tally, daysWorked: belief.daysWorked }),
   ...(withPlaces ? allRoundMisses(step, tally, on) : []),
 ]

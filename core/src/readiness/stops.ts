@@ -33,11 +33,15 @@ export const ageStop = (facts: Pick<Facts, 'born' | 'age'>, on: Day, leastMonths
   return `${is}; the least age is ${leastMonths}, and local law comes first.`
 }
 
-const incidentStop = (program: Program, gate: Gate, views: Views, facts: Facts, on: Day): string | null => {
+const incidentStop = (
+  program: Program,
+  gate: Gate,
+  { views, facts, on }: { views: Views; facts: Facts; on: Day },
+): string | null => {
   const { guards } = gate
   if (guards.kind !== 'step') return null
   return (
-    closingsOf(program, views, facts, on).find((closing) => closing.closes(guards.step, guards.fromRung))
+    closingsOf(program, views, { facts, on }).find((closing) => closing.closes(guards.step, guards.fromRung))
       ?.words ?? null
   )
 }
@@ -64,7 +68,7 @@ const stopWords = ({ program, gate, views, facts, on }: Asked, rule: StopRule): 
     case 'age':
       return ageStop(facts, on, gate.leastMonths ?? 0)
     case 'incident':
-      return incidentStop(program, gate, views, facts, on)
+      return incidentStop(program, gate, { views, facts, on })
     default:
       return facts.confirmed.includes(rule) ? null : `Nobody has confirmed ${CONFIRM_WORDS[rule]} today.`
   }

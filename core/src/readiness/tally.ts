@@ -119,7 +119,11 @@ const dayWith = (today: DayWorked, answer: Answer): DayWorked => ({
 })
 
 /** The counters after one more answer; `cold` when it opens a day. */
-export const tallyWith = (tally: Tally, step: JudgedStep, answer: Answer, cold: boolean): Tally => {
+export const tallyWith = (
+  tally: Tally,
+  step: JudgedStep,
+  { answer, cold }: { answer: Answer; cold: boolean },
+): Tally => {
   const today = cold ? dayOpened(answer, step.requiredRung) : tally.days.at(-1)!
   const earlier = cold ? tally.days : tally.days.slice(0, -1)
   const clean = isCleanPass(answer)

@@ -10,8 +10,7 @@ const ENOUGH_DAYS = 2
 export const temperOf = (
   { chance, calmChance }: Chances,
   answers: number,
-  daysWorked: number,
-  onceSolid: boolean,
+  { daysWorked, onceSolid }: { daysWorked: number; onceSolid: boolean },
 ): Temper | null => {
   if (answers < ENOUGH_ANSWERS || daysWorked < ENOUGH_DAYS) return null
   const right = chance >= 0.5

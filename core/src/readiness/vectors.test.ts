@@ -44,7 +44,7 @@ describe('the readiness check cases', () => {
 
   it.each(vectors.cases)('$name', ({ step, judgedOn, answers, expect: expected }) => {
     const asked = answers.map(toAnswer).filter(({ day }) => day <= judgedOn)
-    const { record, predicted } = replay(STANDARD_MODEL, step, asked)
-    expectNear({ ...judge(STANDARD_MODEL, step, record, judgedOn), predicted }, expected, 'case')
+    const { record, predicted } = replay(STANDARD_MODEL, step, { answers: asked })
+    expectNear({ ...judge(STANDARD_MODEL, step, { record, on: judgedOn }), predicted }, expected, 'case')
   })
 })

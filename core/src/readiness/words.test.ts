@@ -80,7 +80,7 @@ describe('words of the trade', () => {
 
 describe('the temper', () => {
   const of = (chance: number, calmChance: number, once = false) =>
-    temperOf({ chance, low: 0, high: 1, calmChance }, 8, 2, once)
+    temperOf({ chance, low: 0, high: 1, calmChance }, 8, { daysWorked: 2, onceSolid: once })
 
   it('cuts the plane of answer and calm at a half', () => {
     expect([of(0.5, 0.5), of(0.5, 0.49), of(0.49, 0.49), of(0.49, 0.5)]).toEqual([
@@ -94,8 +94,12 @@ describe('the temper', () => {
   it('calls slow and easy dull only where it could once', () => expect(of(0.2, 0.9, true)).toBe('dull'))
 
   it('is not said of fewer than eight answers or one day', () => {
-    expect(temperOf({ chance: 1, low: 1, high: 1, calmChance: 1 }, 7, 2, true)).toBeNull()
-    expect(temperOf({ chance: 1, low: 1, high: 1, calmChance: 1 }, 8, 1, true)).toBeNull()
+    expect(
+      temperOf({ chance: 1, low: 1, high: 1, calmChance: 1 }, 7, { daysWorked: 2, onceSolid: true }),
+    ).toBeNull()
+    expect(
+      temperOf({ chance: 1, low: 1, high: 1, calmChance: 1 }, 8, { daysWorked: 1, onceSolid: true }),
+    ).toBeNull()
   })
 
   it('has words for each', () =>
@@ -106,24 +110,22 @@ describe('one more answer', () => {
   it('comes to the same as replaying them all', () => {
     const log = everyOtherDay(5, [light(1), light(0, 2), { grade: 3, calm: 2 }, light()])
     const stepwise = log.reduce(
-      (record, one) => recordWith(STANDARD_MODEL, ASK, record, one),
+      (record, one) => recordWith(STANDARD_MODEL, ASK, { record, answer: one }),
       freshRecord(STANDARD_MODEL),
     )
-    expect(stepwise).toEqual(replay(STANDARD_MODEL, ASK, log).record)
-    expect(judge(STANDARD_MODEL, ASK, stepwise, day(12))).toEqual(judged(log, day(12)))
+    expect(stepwise).toEqual(replay(STANDARD_MODEL, ASK, { answers: log }).record)
+    expect(judge(STANDARD_MODEL, ASK, { record: stepwise, on: day(12) })).toEqual(judged(log, day(12)))
   })
 
   it('never changes the record it starts from', () => {
-    const record = replay(
-      STANDARD_MODEL,
-      ASK,
-      everyOtherDay(
+    const record = replay(STANDARD_MODEL, ASK, {
+      answers: everyOtherDay(
         2,
         times(3, () => light()),
       ),
-    ).record
+    }).record
     const before = structuredClone(record)
-    recordWith(STANDARD_MODEL, ASK, record, answer({ day: day(9), grade: 4 }))
+    recordWith(STANDARD_MODEL, ASK, { record, answer: answer({ day: day(9), grade: 4 }) })
     expect(record).toEqual(before)
   })
 
@@ -131,14 +133,14 @@ describe('one more answer', () => {
     const log = [light(), light(), { grade: 2 as const }, { calm: null }, { byChance: true }].map((one, i) =>
       answer({ day: day(i), ...one }),
     )
-    const { tally } = replay(STANDARD_MODEL, ASK, log).record
+    const { tally } = replay(STANDARD_MODEL, ASK, { answers: log }).record
     expect(tally.coldPasses).toEqual([true, true, false])
     expect(tally.days.map(({ coldPass }) => coldPass)).toEqual([true, true, false, null, null])
   })
 
   it('predicts each day’s first answer before it comes', () => {
     const log = everyOtherDay(3, [light(), light()])
-    const { predicted } = replay(STANDARD_MODEL, ASK, log)
+    const { predicted } = replay(STANDARD_MODEL, ASK, { answers: log })
     expect(predicted).toHaveLength(3)
     expect(predicted[0]).toBeCloseTo(0.042, 3)
     expect(predicted[1]).toBeGreaterThan(predicted[0]!)

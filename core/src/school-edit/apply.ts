@@ -152,8 +152,7 @@ interface Ladder {
 const onLadder = (
   program: Program,
   step: Step,
-  { rungs, marks, exposures }: Ladder,
-  required: number,
+  { ladder: { rungs, marks, exposures }, required }: { ladder: Ladder; required: number },
 ): Step => {
   const { marks: _before, ...rest } = step
   const isPlain = marks.every((mark, i) => mark === i + 1)
@@ -172,7 +171,7 @@ const onLadder = (
 const exposuresOf = (step: Step): readonly (readonly Exposure[])[] =>
   step.rungs.map((_, i) => exposuresAt(step, i + 1))
 
-const addRung = (program: Program, step: Step, at: number, words: string): Outcome => {
+const addRung = (program: Program, step: Step, { at, words }: { at: number; words: string }): Outcome => {
   if (step.rungs.length >= MOST_RUNGS) return `${step.name} has ${MOST_RUNGS} rungs, and that is enough.`
   const i = Math.min(step.rungs.length, Math.max(0, at - 1))
   const insert = <T>(list: readonly T[], one: T): T[] => [...list.slice(0, i), one, ...list.slice(i)]
@@ -180,16 +179,14 @@ const addRung = (program: Program, step: Step, at: number, words: string): Outco
   const marks = insert(marksOf(step), markBetween(step, i + 1))
   return {
     program: mapStep(withRungs(program, step.key, moved), step.key, (now) =>
-      onLadder(
-        program,
-        now,
-        {
+      onLadder(program, now, {
+        ladder: {
           rungs: insert(now.rungs, words),
           marks,
           exposures: insert<readonly Exposure[] | undefined>(exposuresOf(now), undefined),
         },
-        moved(now.requiredRung),
-      ),
+        required: moved(now.requiredRung),
+      }),
     ),
   }
 }
@@ -201,19 +198,21 @@ const removeRung = (program: Program, step: Step, rung: number): Outcome => {
   const moved = (one: number): number => (one >= rung && one > 1 ? one - 1 : one)
   return {
     program: mapStep(withRungs(program, step.key, moved), step.key, (now) =>
-      onLadder(
-        program,
-        now,
-        { rungs: without(now.rungs), marks: without(marksOf(step)), exposures: without(exposuresOf(now)) },
-        moved(now.requiredRung),
-      ),
+      onLadder(program, now, {
+        ladder: {
+          rungs: without(now.rungs),
+          marks: without(marksOf(step)),
+          exposures: without(exposuresOf(now)),
+        },
+        required: moved(now.requiredRung),
+      }),
     ),
     also: [`answers given on “${step.rungs[rung - 1]}” count as the rung below it`],
   }
 }
 
 /** The rung goes elsewhere on the ladder; the required rung and whoever names a rung keep their height. */
-const moveRung = (program: Program, step: Step, from: number, to: number): Outcome => {
+const moveRung = (program: Program, step: Step, { from, to }: { from: number; to: number }): Outcome => {
   if ([from, to].some((rung) => step.rungs[rung - 1] === undefined)) return `${step.name} has no such rung.`
   const moved = <T>(list: readonly T[]): T[] => {
     const others = list.filter((_, i) => i !== from - 1)
@@ -221,12 +220,10 @@ const moveRung = (program: Program, step: Step, from: number, to: number): Outco
   }
   return {
     program: mapStep(program, step.key, (now) =>
-      onLadder(
-        program,
-        now,
-        { rungs: moved(now.rungs), marks: moved(marksOf(now)), exposures: moved(exposuresOf(now)) },
-        now.requiredRung,
-      ),
+      onLadder(program, now, {
+        ladder: { rungs: moved(now.rungs), marks: moved(marksOf(now)), exposures: moved(exposuresOf(now)) },
+        required: now.requiredRung,
+      }),
     ),
   }
 }
@@ -263,11 +260,11 @@ const stepEdit = (program: Program, edit: Extract<Edit, { readonly step: string 
     case 'name-step':
       return changeStep(program, step, { name: edit.name })
     case 'add-rung':
-      return addRung(program, step, edit.rung, edit.words)
+      return addRung(program, step, { at: edit.rung, words: edit.words })
     case 'remove-rung':
       return removeRung(program, step, edit.rung)
     case 'move-rung':
-      return moveRung(program, step, edit.from, edit.to)
+      return moveRung(program, step, { from: edit.from, to: edit.to })
     case 'word-rung':
       return changeStep(program, step, {
         rungs: step.rungs.map((words, i) => (i === edit.rung - 1 ? edit.words : words)),

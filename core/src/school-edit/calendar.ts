@@ -23,8 +23,8 @@ export const MEDIAN_HORSE: Nature = {
   stiffer: { side: 'right', by: 0.3 },
 }
 
-const asPlanned: Planner = (program, views, facts, on, today) =>
-  planSession(program, views, facts, on, { today })
+const asPlanned: Planner = (program, views, { facts, on, today }) =>
+  planSession(program, views, { facts, on, asked: { today } })
 
 /**
  * The work days after which a made-up median horse of this school stands before each gate, three days a week, worked
@@ -33,17 +33,19 @@ const asPlanned: Planner = (program, views, facts, on, today) =>
 export const calendarOf = (
   program: Program,
   draw: Draw,
-  most: number,
-  heard: (day: number) => void = () => undefined,
+  { most, heard = () => undefined }: { most: number; heard?: (day: number) => void },
 ): readonly GateDay[] => {
   const reached = new Map<string, number>()
   const gates = program.gates.filter(({ ticked }) => !ticked)
-  for (const { workDays, day, views, facts } of rearing(program, MEDIAN_HORSE, asPlanned, draw)) {
+  for (const { workDays, day, views, facts } of rearing(program, MEDIAN_HORSE, {
+    planner: asPlanned,
+    draw,
+  })) {
     if (workDays > 0) heard(workDays)
     if (workDays >= most || reached.size === gates.length) break
     for (const gate of gates) {
       if (reached.has(gate.key)) continue
-      const { verdict } = gateVerdict(program, gate, views, facts, day)
+      const { verdict } = gateVerdict(program, gate, { views, facts, on: day })
       if (verdict === 'go' || verdict === 'check-first') reached.set(gate.key, workDays)
     }
   }

@@ -31,8 +31,7 @@ const keyOfNeed = (program: Program, need: NeedRef): string => {
 export const needsApart = (
   from: Program,
   to: Program,
-  before: readonly NeedRef[],
-  after: readonly NeedRef[],
+  { before, after }: { before: readonly NeedRef[]; after: readonly NeedRef[] },
 ): { readonly gone: readonly NeedRef[]; readonly come: readonly NeedRef[] } => {
   const old = new Set(before.map((need) => keyOfNeed(from, need)))
   const now = new Set(after.map((need) => keyOfNeed(to, need)))
@@ -45,11 +44,13 @@ export const needsApart = (
 const needLines = (
   from: Program,
   to: Program,
-  before: readonly NeedRef[],
-  after: readonly NeedRef[],
-  what: 'needs' | 'asks for',
+  {
+    before,
+    after,
+    what,
+  }: { before: readonly NeedRef[]; after: readonly NeedRef[]; what: 'needs' | 'asks for' },
 ): string[] => {
-  const { gone, come } = needsApart(from, to, before, after)
+  const { gone, come } = needsApart(from, to, { before, after })
   return [
     ...come.map((need) => `${what} ${needWords(to, need)} now`),
     ...gone.map((need) => `no longer ${what} ${needWords(from, need)}`),
@@ -58,7 +59,11 @@ const needLines = (
 
 const CARD_KEYS = Object.keys(CARD_PARTS) as CardPart[]
 
-const stepLines = (from: Program, to: Program, before: Step, after: Step): readonly string[] => {
+const stepLines = (
+  from: Program,
+  to: Program,
+  { before, after }: { before: Step; after: Step },
+): readonly string[] => {
   const rewritten = CARD_KEYS.filter((part) => before.card?.[part] !== after.card?.[part])
   const reworded = after.rungs.filter((words, i) => {
     const old = before.rungs[i]
@@ -70,17 +75,21 @@ const stepLines = (from: Program, to: Program, before: Step, after: Step): reado
     ...(reworded.length > 0
       ? [`rungs in new words: ${reworded.map((words) => `“${words}”`).join(', ')}`]
       : []),
-    ...needLines(from, to, before.needs, after.needs, 'needs'),
+    ...needLines(from, to, { before: before.needs, after: after.needs, what: 'needs' }),
     ...(JSON.stringify(before.need) === JSON.stringify(after.need) ? [] : ['asks another chance of itself']),
     ...(rewritten.length > 0 ? ['its card is in other words'] : []),
   ]
 }
 
-const gateLines = (from: Program, to: Program, before: Gate, after: Gate): readonly string[] => {
+const gateLines = (
+  from: Program,
+  to: Program,
+  { before, after }: { before: Gate; after: Gate },
+): readonly string[] => {
   const stops = (gate: Gate): string => [...gate.stops].sort().join(', ')
   return [
-    ...needLines(from, to, before.solid, after.solid, 'asks for'),
-    ...needLines(from, to, before.met, after.met, 'asks for'),
+    ...needLines(from, to, { before: before.solid, after: after.solid, what: 'asks for' }),
+    ...needLines(from, to, { before: before.met, after: after.met, what: 'asks for' }),
     ...(stops(before) === stops(after) ? [] : [`stops: ${stops(after) || 'none'}`]),
     ...(before.leastMonths === after.leastMonths ? [] : [`not before ${after.leastMonths} months`]),
     ...(before.freshDays === after.freshDays ? [] : [`asked again after ${after.freshDays} calendar days`]),
@@ -111,7 +120,7 @@ export const differencesOf = (from: Program, to: Program): readonly Difference[]
       return {
         part: step.key,
         name: step.name,
-        words: before ? stepLines(from, to, before, step) : ['comes on to the path'],
+        words: before ? stepLines(from, to, { before, after: step }) : ['comes on to the path'],
       }
     }),
     ...from.steps
@@ -122,7 +131,7 @@ export const differencesOf = (from: Program, to: Program): readonly Difference[]
       return {
         part: gate.key,
         name: `${gate.name} gate`,
-        words: before ? gateLines(from, to, before, gate) : ['is a new gate'],
+        words: before ? gateLines(from, to, { before, after: gate }) : ['is a new gate'],
       }
     }),
     ...from.gates

@@ -32,7 +32,10 @@ const answer = (part: Partial<TrackedAnswer>): TrackedAnswer => ({
 })
 
 const judged = (program: Program, answers: readonly TrackedAnswer[]) =>
-  viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), '2026-05-02')
+  viewsOf(STANDARD_MODEL, program, {
+    records: replayHorse(STANDARD_MODEL, program, answers),
+    on: '2026-05-02',
+  })
 
 describe('answers under another ladder', () => {
   it('stay with their rung when one comes in below it', () => {
@@ -64,7 +67,7 @@ describe('moving over', () => {
   it('tells nothing where nothing changed', () => {
     const { viewsOn } = workedHorse(5, { upTo: 'bend' })
     const views = viewsOn()
-    expect(movedOver(FEET_FIRST, OWN, views, views)).toEqual([])
+    expect(movedOver(FEET_FIRST, OWN, { before: views, after: views })).toEqual([])
   })
 
   it('tells of steps that come, go, and change their ladder, their sides and what they must reach', () => {
@@ -74,7 +77,10 @@ describe('moving over', () => {
       { do: 'sides', step: 'sideways', sided: false },
       { do: 'all-round', step: 'flag', allRound: false },
     )
-    const told = movedOver(FEET_FIRST, program, judged(FEET_FIRST, []), judged(program, []))
+    const told = movedOver(FEET_FIRST, program, {
+      before: judged(FEET_FIRST, []),
+      after: judged(program, []),
+    })
     const changes = new Map(told.map(({ step, changes }) => [step, changes.join('; ')]))
     expect(changes.get('poles')).toMatch(/not on the path any more/)
     expect(changes.get('send')).toMatch(/must reach “a slack circle at walk”/)

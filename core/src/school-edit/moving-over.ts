@@ -61,9 +61,7 @@ export const stepChanges = (before: Step, after: Step): readonly string[] => [
 const movedStep = (
   step: Step,
   changes: readonly string[],
-  sides: readonly Side[],
-  before: Views,
-  after: Views,
+  { sides, before, after }: { sides: readonly Side[]; before: Views; after: Views },
 ): MovedStep => ({
   step: step.key,
   name: step.name,
@@ -82,28 +80,28 @@ const isJudgedAlike = ({ tracks }: MovedStep): boolean =>
   )
 
 /** What becomes of every track when a horse moves from one program to another; steps that stay as they are are left out. */
-export const movedOver = (from: Program, to: Program, before: Views, after: Views): readonly MovedStep[] => {
+export const movedOver = (
+  from: Program,
+  to: Program,
+  { before, after }: { before: Views; after: Views },
+): readonly MovedStep[] => {
   const gone = from.steps
     .filter(({ key }) => stepOf(to, key) === undefined)
     .map((step) =>
-      movedStep(
-        step,
-        ['not on the path any more: its answers stay, and are not judged'],
-        sidesOf(step),
+      movedStep(step, ['not on the path any more: its answers stay, and are not judged'], {
+        sides: sidesOf(step),
         before,
         after,
-      ),
+      }),
     )
   const kept = to.steps.flatMap((step): MovedStep[] => {
     const old = stepOf(from, step.key)
     const sides = [...new Set([...(old ? sidesOf(old) : []), ...sidesOf(step)])]
-    const moved = movedStep(
-      step,
-      old ? stepChanges(old, step) : ['comes on to the path'],
+    const moved = movedStep(step, old ? stepChanges(old, step) : ['comes on to the path'], {
       sides,
       before,
       after,
-    )
+    })
     return moved.changes.length === 0 && isJudgedAlike(moved) ? [] : [moved]
   })
   return [...kept, ...gone]

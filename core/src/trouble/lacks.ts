@@ -49,9 +49,7 @@ const gapLack = (views: Views, step: Step): Lack[] => {
 export const lacksOf = (
   views: Views,
   step: Step,
-  provedAt: readonly string[],
-  placesWorked: number,
-  on: Day,
+  { provedAt, placesWorked, on }: { provedAt: readonly string[]; placesWorked: number; on: Day },
 ): readonly Lack[] => {
   const tracks = sideViews(views, step)
   const ofSides = tracks.flatMap(({ side, view }) => ofTrack(side, view, on))

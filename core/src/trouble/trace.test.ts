@@ -24,7 +24,7 @@ const isOnTheGround = (key: string): boolean => stepOf(FEET_FIRST, key)!.stage <
 /** Every ground step that keeps a trouble away, and a horse that is worked to the end of saddling without it. */
 const PLANTED = [...new Set(TROUBLES.flatMap(({ steps }) => steps))].filter(isOnTheGround).map((step, i) => {
   const path = { upTo: 'weight-in-stirrup', without: LATER }
-  const worked = workedHorse(100 + i, path, { troubles: { [step]: 3.5 } })
+  const worked = workedHorse(100 + i, path, { nature: { troubles: { [step]: 3.5 } } })
   return { step, views: worked.viewsOn(), on: worked.lastDay }
 })
 

@@ -123,8 +123,7 @@ const sideWords = (side: Side): string => (side === 'none' ? '' : `, ${side} fir
 const todayFor = (
   { program, views, facts }: TroubleCase,
   step: Step,
-  open: OpenStep | undefined,
-  lacks: readonly Lack[],
+  { open, lacks }: { open: OpenStep | undefined; lacks: readonly Lack[] },
 ) => {
   if (!open) {
     const unmet = unmetNeeds(program, views, { step, rung: 1, known: facts.known })
@@ -169,11 +168,11 @@ export const traceTrouble = (trouble: TroubleCase): Trace => {
   const { program, views, facts, on, provedAt } = trouble
   const chosen = TROUBLES.filter(({ key }) => trouble.troubles.includes(key))
   const placesWorked = new Set([...provedAt.values()].flat()).size
-  const { open } = openSteps(program, views, facts, on)
+  const { open } = openSteps(program, views, { facts, on })
   const suspects: Suspect[] = []
   const sound: string[] = []
   for (const { step, share, because } of listedSteps(program, chosen).values()) {
-    const lacks = lacksOf(views, step, provedAt.get(step.key) ?? [], placesWorked, on)
+    const lacks = lacksOf(views, step, { provedAt: provedAt.get(step.key) ?? [], placesWorked, on })
     if (lacks.length === 0) {
       sound.push(step.name)
       continue
@@ -189,7 +188,7 @@ export const traceTrouble = (trouble: TroubleCase): Trace => {
         upperFirst(side === 'none' ? knownFrom(view, on) : `${side}: ${knownFrom(view, on)}`),
       ),
       because,
-      today: todayFor(trouble, step, isOpen, lacks),
+      today: todayFor(trouble, step, { open: isOpen, lacks }),
     })
   }
   return {

@@ -21,22 +21,27 @@ const taught = ({ open, top }: Candidate, { kind, sides, visits }: Way, on: stri
     const { asks } = sides[0]!.find((part) => part.side === side)!
     const most = Math.min(top, open.step.requiredRung)
     return (
-      sum + expectedGains(LEARNER, view, rung, most, asks, kind === 'check' ? 1 : visits, on).at(-1)!.ability
+      sum +
+      expectedGains(LEARNER, view, { rung, top: most, asks, visits: kind === 'check' ? 1 : visits, on }).at(
+        -1,
+      )!.ability
     )
   }, 0)
 
 /** Takes what teaches most in the minutes there are, by the same law and the same rules of a session. */
-const greedy: Planner = (program, views, facts, on) => {
-  const goals = goalsOf(LEARNER, program, views, facts, on)
-  const candidates = openSteps(program, views, facts, on)
-    .open.map((open) => candidateFor(LEARNER, program, views, goals.get(open.step.key)!, open, null, on))
+const greedy: Planner = (program, views, { facts, on }) => {
+  const goals = goalsOf(LEARNER, program, { views, facts, on })
+  const candidates = openSteps(program, views, { facts, on })
+    .open.map((open) =>
+      candidateFor(LEARNER, program, { views, goal: goals.get(open.step.key)!, open, allowed: null, on }),
+    )
     .filter((candidate) => candidate !== null)
     .map((candidate) => ({
       ...candidate,
       ways: candidate.ways.map((way) => ({ ...way, first: [], worth: taught(candidate, way, on) })),
     }))
   const { taken } = choose(candidates, { minutes: MINUTES, checks: 2, learning: 3 })
-  const parts = taken.flatMap(({ candidate, way }) => partsOf(candidate, way, way.kind))
+  const parts = taken.flatMap(({ candidate, way }) => partsOf(candidate, way, { role: way.kind }))
   return {
     day: on,
     bursts: inOrder(parts).map(({ step, way, visit }) => ({
@@ -46,10 +51,14 @@ const greedy: Planner = (program, views, facts, on) => {
   }
 }
 
-const composer: Planner = (program, views, facts, on, today) =>
-  planSession(program, views, facts, on, {
-    today,
-    outlook: { minutes: MINUTES, helper: true, suits: null, weather: 'fair', loadDays: 0 },
+const composer: Planner = (program, views, { facts, on, today }) =>
+  planSession(program, views, {
+    facts,
+    on,
+    asked: {
+      today,
+      outlook: { minutes: MINUTES, helper: true, suits: null, weather: 'fair', loadDays: 0 },
+    },
   })
 
 export const PLANNERS = { composer, greedy, plain: plainDay } satisfies Record<string, Planner>

@@ -15,16 +15,13 @@ export interface Raised {
 export const raise = (
   program: Program,
   gateKey: string,
-  nature: Nature,
-  planner: Planner,
-  draw: Draw,
-  most: number,
+  { nature, planner, draw, most }: { nature: Nature; planner: Planner; draw: Draw; most: number },
 ): Raised => {
   const gate = program.gates.find(({ key }) => key === gateKey)!
   let loadDays = 0
-  for (const { workDays, day, views, facts, lastWork } of rearing(program, nature, planner, draw)) {
+  for (const { workDays, day, views, facts, lastWork } of rearing(program, nature, { planner, draw })) {
     if (lastWork.some(({ step, rung }) => isLoad(program, step, rung))) loadDays += 1
-    const { verdict } = gateVerdict(program, gate, views, facts, day)
+    const { verdict } = gateVerdict(program, gate, { views, facts, on: day })
     if (verdict === 'go' || verdict === 'check-first') return { workDays, loadDays }
     if (workDays >= most) break
   }

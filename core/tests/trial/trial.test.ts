@@ -22,7 +22,12 @@ const drawsOf = (seed: number): (() => number) => {
 /** Two horses here; `npm run bench -- --only composer` asks two hundred, and the law with its constants changed. */
 describe('worked by its plan', () => {
   it('the median horse stands before First time up after 30 to 60 work days', () => {
-    const { workDays } = raise(PATH, GATE, MEDIAN_HORSE, PLANNERS.composer, drawsOf(1), MOST_DAYS)
+    const { workDays } = raise(PATH, GATE, {
+      nature: MEDIAN_HORSE,
+      planner: PLANNERS.composer,
+      draw: drawsOf(1),
+      most: MOST_DAYS,
+    })
     expect(workDays).toBeGreaterThanOrEqual(30)
     expect(workDays).toBeLessThanOrEqual(60)
   })
@@ -31,10 +36,17 @@ describe('worked by its plan', () => {
     for (const horse of [3, 4]) {
       const nature = drawnNature(STANDARD_LAW, drawsOf(7919 * (horse + 1)))
       const draw = () => drawsOf(104_729 * (horse + 1))
-      const { workDays } = raise(PATH, GATE, nature, PLANNERS.composer, draw(), MOST_DAYS)
+      const { workDays } = raise(PATH, GATE, {
+        nature,
+        planner: PLANNERS.composer,
+        draw: draw(),
+        most: MOST_DAYS,
+      })
       expect(workDays).not.toBeNull()
       for (const other of [PLANNERS.plain, PLANNERS.greedy])
-        expect(raise(PATH, GATE, nature, other, draw(), workDays!).workDays).toBeNull()
+        expect(
+          raise(PATH, GATE, { nature, planner: other, draw: draw(), most: workDays! }).workDays,
+        ).toBeNull()
     }
   })
 })

@@ -158,7 +158,9 @@ export const loadersOf = (here: Here): Loaders => {
     workDays: ofHorse(
       ({ history }, { on }) => new Set(history.map(({ day }) => day).filter((day) => day <= on)).size,
     ),
-    views: ofHorse((horse, { on }) => viewsOf(STANDARD_MODEL, horse.program, replays.of(horse, on), on)),
+    views: ofHorse((horse, { on }) =>
+      viewsOf(STANDARD_MODEL, horse.program, { records: replays.of(horse, on), on }),
+    ),
     judged: judgeNow,
     spots: ofHorse(({ history }) => spotsHere(history)),
     worked: ofHorse(({ history, sessions }) => workedHere(history, sessions)),

@@ -25,10 +25,14 @@ export class Reader {
     if (!params.success || !query.success) return undefined
     const horseId = horseOfLine(question)
     if (horseId !== undefined) return this.lineOf(me, horseId, now)
-    return this.ask(me, now, name, { ...params.data, ...query.data })
+    return this.ask(me, now, { name, named: { ...params.data, ...query.data } })
   }
 
-  private async ask<N extends QueryName>(me: Me, now: number, name: N, named: object): Promise<unknown> {
+  private async ask<N extends QueryName>(
+    me: Me,
+    now: number,
+    { name, named }: { name: N; named: object },
+  ): Promise<unknown> {
     const here: Here = {
       me,
       replays: this.replays,
@@ -61,7 +65,8 @@ export class Reader {
   private async lineOf(me: Me, horseId: string, now: number): Promise<ReplyOf<'line'> | undefined> {
     const known = await lineKnown(me, horseId)
     if (known) return known
-    const line = (await this.ask(me, now, 'line', { horseId })) as ReplyOf<'line'> | undefined
+    const line = (await this.ask(me, now, { name: 'line', named: { horseId } })) as
+      ReplyOf<'line'> | undefined
     if (line) await keepReply(lineKey(horseId), line, now)
     return line
   }

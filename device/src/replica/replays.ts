@@ -16,12 +16,16 @@ export class Replays {
     const base = firstHere === -1 ? upTo : upTo.slice(0, firstHere)
     // An answer never changes under its id, so the ids say which history this is.
     const ids = [carried.horse.programId, ...base.map(({ id }) => id)].join()
-    const records = new Map(this.baseOf(carried.horseId, ids, program, base))
-    for (const answer of upTo.slice(base.length)) recordsWith(STANDARD_MODEL, program, records, answer)
+    const records = new Map(this.baseOf(carried.horseId, ids, { program, base }))
+    for (const answer of upTo.slice(base.length)) recordsWith(STANDARD_MODEL, program, { records, answer })
     return records
   }
 
-  private baseOf(horseId: string, ids: string, program: Program, base: readonly AnswerHere[]): Records {
+  private baseOf(
+    horseId: string,
+    ids: string,
+    { program, base }: { program: Program; base: readonly AnswerHere[] },
+  ): Records {
     const found = this.known.get(horseId)
     if (found?.ids === ids) return found.records
     const records = replayHorse(STANDARD_MODEL, program, base)

@@ -118,13 +118,11 @@ describe('tracks worked out here', () => {
           const waiting = all.slice(n).map((minute, i) => added(100 + i, minute, grades[n + i] ?? 1))
           const horse = here(carried(known), waiting)
           const on = '2026-05-30'
-          const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replays.of(horse, on), on)
-          const whole = viewsOf(
-            STANDARD_MODEL,
-            FEET_FIRST,
-            replayHorse(STANDARD_MODEL, FEET_FIRST, horse.history),
+          const views = viewsOf(STANDARD_MODEL, FEET_FIRST, { records: replays.of(horse, on), on })
+          const whole = viewsOf(STANDARD_MODEL, FEET_FIRST, {
+            records: replayHorse(STANDARD_MODEL, FEET_FIRST, horse.history),
             on,
-          )
+          })
           expect(views).toEqual(whole)
         },
       ),

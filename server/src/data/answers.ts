@@ -40,8 +40,10 @@ export const insertAnswers = async (
 export const countRides = async (
   client: Client,
   horseId: string,
-  asked: readonly { readonly step: string; readonly mark: number }[],
-  after: string | null,
+  {
+    asked,
+    after,
+  }: { asked: readonly { readonly step: string; readonly mark: number }[]; after: string | null },
 ): Promise<number> => {
   const row = await maybeRow<{ days: number }>(
     client,
@@ -57,7 +59,11 @@ export const countRides = async (
 }
 
 /** What was asked of a horse between two days though it was not to be, once a step and day. */
-export const againstBetween = (client: Client, horseId: string, from: string, until: string) =>
+export const againstBetween = (
+  client: Client,
+  horseId: string,
+  { from, until }: { from: string; until: string },
+) =>
   rows<{ day: string; step: string; words: string; why: string | null }>(
     client,
     sql`select a.day, a.step, min(a.against) as words, min(a.why) as why
@@ -89,7 +95,7 @@ interface Voiding {
 
 export const insertVoidings = (
   client: Client,
-  { yardId, personId }: { readonly yardId: string; readonly personId: string },
+  { yardId, personId }: { yardId: string; personId: string },
   voidings: readonly Voiding[],
 ) =>
   run(
@@ -101,7 +107,11 @@ export const insertVoidings = (
   )
 
 /** A horse's answers on some steps that still stand, in the order they were given. */
-export const evidence = (client: Client, horseId: string, steps: readonly string[], upTo: string | null) =>
+export const evidence = (
+  client: Client,
+  horseId: string,
+  { steps, upTo }: { steps: readonly string[]; upTo: string | null },
+) =>
   rows<Evidence>(
     client,
     sql`select a.id, a.seq, a.at, a.day, a.step, a.side, a.rung, a.grade, a.calm, a.by_chance as "byChance",
@@ -145,7 +155,7 @@ export interface CarriedRow extends Omit<CarriedAnswer, 'at'> {
 }
 
 /** A horse's standing answers kept after a place in the order of keeping, in that order. */
-export const answersAfter = (client: Client, horseId: string, seq: number, most: number) =>
+export const answersAfter = (client: Client, horseId: string, { seq, most }: { seq: number; most: number }) =>
   rows<CarriedRow>(
     client,
     sql`select a.id, a.seq, a.session_id as "sessionId", a.step, a.side, a.rung, a.grade, a.calm, a.at, a.day,
@@ -172,8 +182,7 @@ export const STEP_PAGE = 60
 export const answersOfStep = async (
   client: Client,
   horseId: string,
-  step: string,
-  before: string | undefined,
+  { step, before }: { step: string; before: string | undefined },
 ): Promise<KeptAnswer[]> =>
   (
     await rows<KeptRow>(client, {
@@ -227,7 +236,11 @@ export const lastSpots = (client: Client, horseId: string) =>
   )
 
 /** Standing answers counted by track and session, oldest first; from a day on and before another, where they are given. */
-export const workedRows = (client: Client, horseId: string, from = '0001-01-01', before = '9999-12-31') =>
+export const workedRows = (
+  client: Client,
+  horseId: string,
+  { from = '0001-01-01', before = '9999-12-31' }: { from?: string; before?: string } = {},
+) =>
   rows<Worked>(
     client,
     sql`select a.session_id as session, s.place, a.day, a.step, a.side, count(*)::int as answers,

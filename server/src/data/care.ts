@@ -94,7 +94,11 @@ export const incidentsOf = async (client: Client, horseId: string): Promise<Inci
   return (await told(client, found, await correctionsOf(client, 'incident', horseId))) as Incident[]
 }
 
-export const insertCheck = (client: Client, { yardId, horseId, personId }: Owner, id: string, c: NewCheck) =>
+export const insertCheck = (
+  client: Client,
+  { yardId, horseId, personId }: Owner,
+  { id, c }: { id: string; c: NewCheck },
+) =>
   run(
     client,
     sql`insert into care_check (id, yard_id, horse_id, person_id, kind, on_day, until_day, passed, leaves, note)
@@ -106,7 +110,11 @@ export const insertCheck = (client: Client, { yardId, horseId, personId }: Owner
 const withdrawal = (withdrawn: Withdrawal | null): string | null =>
   withdrawn === null ? null : JSON.stringify(withdrawn)
 
-export const updateCheck = (client: Client, id: string, c: NewCheck, withdrawn: Withdrawal | null) =>
+export const updateCheck = (
+  client: Client,
+  id: string,
+  { c, withdrawn }: { c: NewCheck; withdrawn: Withdrawal | null },
+) =>
   run(
     client,
     sql`update care_check set kind = ${c.kind}, on_day = ${c.on}, until_day = ${c.until}, passed = ${c.passed},
@@ -117,8 +125,7 @@ export const updateCheck = (client: Client, id: string, c: NewCheck, withdrawn: 
 export const insertIncident = (
   client: Client,
   { yardId, horseId, personId }: Owner,
-  id: string,
-  i: NewIncident,
+  { id, i }: { id: string; i: NewIncident },
 ) =>
   run(
     client,
@@ -129,7 +136,11 @@ export const insertIncident = (
         on conflict (yard_id, id) do nothing`,
   )
 
-export const updateIncident = (client: Client, id: string, i: NewIncident, withdrawn: Withdrawal | null) =>
+export const updateIncident = (
+  client: Client,
+  id: string,
+  { i, withdrawn }: { i: NewIncident; withdrawn: Withdrawal | null },
+) =>
   run(
     client,
     sql`update incident set kind = ${i.kind}, on_day = ${i.on}, step = ${i.step}, side = ${i.side}, rung = ${i.rung},
@@ -181,8 +192,7 @@ export const confirmedOn = async (client: Client, horseId: string, day: string):
 export const saveConfirmed = (
   client: Client,
   { yardId, horseId, personId }: Owner,
-  day: string,
-  confirmed: readonly Confirmation[],
+  { day, confirmed }: { day: string; confirmed: readonly Confirmation[] },
 ) =>
   run(
     client,

@@ -27,9 +27,8 @@ export const findSignIn = async (
 /** Remembers that a person uses a device; one that was cut off stays so. Says whether it is. */
 export const saveDevice = async (
   client: Client,
-  { yardId, personId }: { readonly yardId: string; readonly personId: string },
-  device: { readonly id: string; readonly words: string },
-  at: Date,
+  { yardId, personId }: { yardId: string; personId: string },
+  { device, at }: { device: { readonly id: string; readonly words: string }; at: Date },
 ): Promise<boolean> =>
   (await maybeRow<{ cutOff: boolean }>(
     client,
@@ -39,8 +38,11 @@ export const saveDevice = async (
         returning cut_off_at is not null as "cutOff"`,
   ))!.cutOff
 
-export const deviceSeen = (client: Client, personId: string, deviceId: string, at: Date) =>
-  run(client, sql`update device set seen_at = ${at} where person_id = ${personId} and id = ${deviceId}`)
+export const deviceSeen = (
+  client: Client,
+  personId: string,
+  { deviceId, at }: { deviceId: string; at: Date },
+) => run(client, sql`update device set seen_at = ${at} where person_id = ${personId} and id = ${deviceId}`)
 
 type Row = Omit<Device, 'seenAt' | 'cutOffAt' | 'isThis'> & {
   readonly seenAt: Date
@@ -62,8 +64,7 @@ export const devicesOf = (client: Client, personId: string | null) =>
 export const setCutOff = async (
   client: Client,
   personId: string,
-  deviceId: string,
-  at: Date | null,
+  { deviceId, at }: { deviceId: string; at: Date | null },
 ): Promise<boolean> =>
   (await maybeRow(
     client,

@@ -6,7 +6,11 @@ export const ownerOf = (client: Client, horseId: string) =>
     sql`select p.id, p.name from horse_owner o join person p on p.id = o.person_id where o.horse_id = ${horseId}`,
   )
 
-export const saveOwner = (client: Client, yardId: string, horseId: string, personId: string) =>
+export const saveOwner = (
+  client: Client,
+  yardId: string,
+  { horseId, personId }: { horseId: string; personId: string },
+) =>
   run(
     client,
     sql`insert into horse_owner (horse_id, yard_id, person_id) values (${horseId}, ${yardId}, ${personId})

@@ -46,8 +46,7 @@ export const insertYard = (client: Client, yard: YardRow, at: Date) =>
 export const insertPerson = (
   client: Client,
   yardId: string,
-  person: PersonRow & { email: string | null },
-  at: Date,
+  { person, at }: { person: PersonRow & { email: string | null }; at: Date },
 ) =>
   run(
     client,

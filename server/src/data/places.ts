@@ -8,7 +8,7 @@ export const allPlaces = (client: Client) =>
   )
 
 /** Adds a place, or changes it if it is still at the version the edit was made from; gives how many rows that was. */
-export const savePlace = (client: Client, yardId: string, id: string, p: PutPlace) =>
+export const savePlace = (client: Client, yardId: string, { id, p }: { id: string; p: PutPlace }) =>
   p.version === 0
     ? run(
         client,

@@ -128,8 +128,7 @@ const isInTheWay = (error: unknown): boolean =>
 const once = async <T>(
   pool: Pool,
   asking: Asking,
-  view: View,
-  work: (client: Client) => Promise<T>,
+  { view, work }: { view: View; work: (client: Client) => Promise<T> },
 ): Promise<T> => {
   const client = await pool.connect()
   let broken: Error | undefined
@@ -159,13 +158,12 @@ const once = async <T>(
 export const inYard = async <T>(
   pool: Pool,
   asking: Asking,
-  view: View,
-  work: (client: Client) => Promise<T>,
+  { view, work }: { view: View; work: (client: Client) => Promise<T> },
 ): Promise<T> => {
   try {
-    return await once(pool, asking, view, work)
+    return await once(pool, asking, { view, work })
   } catch (error) {
     if (!isInTheWay(error)) throw error
-    return once(pool, asking, view, work)
+    return once(pool, asking, { view, work })
   }
 }

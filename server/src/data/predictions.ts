@@ -12,8 +12,7 @@ export interface PredictionToKeep extends Prediction, Evening {
 export const savePredictions = async (
   client: Client,
   yardId: string,
-  horseId: string,
-  predictions: readonly PredictionToKeep[],
+  { horseId, predictions }: { horseId: string; predictions: readonly PredictionToKeep[] },
 ): Promise<void> => {
   if (predictions.length === 0) return
   const column = <T>(value: (prediction: PredictionToKeep) => T): T[] => predictions.map(value)
@@ -68,11 +67,10 @@ export const deletePredictions = (client: Client, horseId: string, steps: readon
 export const replacePredictions = async (
   client: Client,
   yardId: string,
-  horseId: string,
-  predictions: readonly PredictionToKeep[],
+  { horseId, predictions }: { horseId: string; predictions: readonly PredictionToKeep[] },
 ): Promise<void> => {
   await run(client, sql`delete from prediction where horse_id = ${horseId}`)
-  await savePredictions(client, yardId, horseId, predictions)
+  await savePredictions(client, yardId, { horseId, predictions })
 }
 
 /** Predictions of the yard, or of one horse, summed up by school, step, handler and tenth. */

@@ -85,7 +85,7 @@ export const sessionsBy = async (
     )
   ).map(toSession)
 
-export const confirmSession = (client: Client, id: string, note: string, at: Date) =>
+export const confirmSession = (client: Client, id: string, { note, at }: { note: string; at: Date }) =>
   run(
     client,
     sql`update pen_session set note = ${note}, confirmed_at = coalesce(confirmed_at, ${at}) where id = ${id}`,

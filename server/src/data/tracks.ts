@@ -48,8 +48,7 @@ export const tracksOf = async (
 export const saveTracks = async (
   client: Client,
   yardId: string,
-  horseId: string,
-  records: ReadonlyMap<TrackKey, TrackRecord>,
+  { horseId, records }: { horseId: string; records: ReadonlyMap<TrackKey, TrackRecord> },
 ): Promise<void> => {
   const all = [...records]
   if (all.length === 0) return

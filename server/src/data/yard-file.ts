@@ -239,8 +239,7 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
 export const insertPart = (
   client: Client,
   yardId: string,
-  part: Exclude<YardPart, 'programs'>,
-  records: readonly unknown[],
+  { part, records }: { part: Exclude<YardPart, 'programs'>; records: readonly unknown[] },
 ): Promise<number> => run(client, WRITE[part](yardId, records))
 
 /** Brings the tips of all horses of the yard to their newest answer. */

@@ -9,9 +9,12 @@ const OTHER_PERSON =
   'Somebody else is signed in on this device now. These answers wait for the person who gave them.'
 
 export const batchRoute = (router: Router, deps: Dependencies): void => {
-  serve(router, deps, routes.batch, async (yard, { body }) => {
-    if (body.personId !== undefined && body.personId !== yard.personId)
-      throw new Refusal('other-person', OTHER_PERSON)
-    return keepBatch(yard, body.sentAt, body.items)
+  serve(router, deps, {
+    route: routes.batch,
+    work: async (yard, { body }) => {
+      if (body.personId !== undefined && body.personId !== yard.personId)
+        throw new Refusal('other-person', OTHER_PERSON)
+      return keepBatch(yard, body.sentAt, body.items)
+    },
   })
 }

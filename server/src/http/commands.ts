@@ -49,16 +49,19 @@ const passwordIn = (body: object): string | null =>
 export const commandRoutes = (router: Router, deps: Dependencies): void => {
   for (const name of Object.keys(commands) as CommandName[]) {
     const command = commands[name] as AnyCommand
-    servePrepared(router, deps, routes[name] as Route, {
-      prepare: async ({ body }) => {
-        const password = passwordIn(body as object)
-        return password === null ? null : hashPassword(password)
-      },
-      work: (yard, { params, body }, passwordHash) => {
-        const asking = askingOf(yard, { ...(params as object), ...command.names?.(body as never) })
-        // The named things and the body were read by the route's own schemas.
-        const ordered = { ...asking, body, passwordHash, newId: uuid } as Ordered<CommandName>
-        return carryOut(yard, command, ordered)
+    servePrepared(router, deps, {
+      route: routes[name] as Route,
+      prepared: {
+        prepare: async ({ body }) => {
+          const password = passwordIn(body as object)
+          return password === null ? null : hashPassword(password)
+        },
+        work: (yard, { params, body }, passwordHash) => {
+          const asking = askingOf(yard, { ...(params as object), ...command.names?.(body as never) })
+          // The named things and the body were read by the route's own schemas.
+          const ordered = { ...asking, body, passwordHash, newId: uuid } as Ordered<CommandName>
+          return carryOut(yard, command, ordered)
+        },
       },
     })
   }

@@ -27,22 +27,25 @@ const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
 
 const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Promise<Me> =>
-  inYard(pool, who, 'one moment', async (client) => {
-    const { role } = (await personById(client, who.personId))!
-    const { timeZone } = (await yardNow(client))!
-    const asked = {
-      client,
-      ...who,
-      deviceId: null,
-      role,
-      timeZone,
-      now: now(),
-      engine,
-      threads,
-      afterwards: () => undefined,
-      wantDay: () => undefined,
-    }
-    return readOf(asked, {})('me')
+  inYard(pool, who, {
+    view: 'one moment',
+    work: async (client) => {
+      const { role } = (await personById(client, who.personId))!
+      const { timeZone } = (await yardNow(client))!
+      const asked = {
+        client,
+        ...who,
+        deviceId: null,
+        role,
+        timeZone,
+        now: now(),
+        engine,
+        threads,
+        afterwards: () => undefined,
+        wantDay: () => undefined,
+      }
+      return readOf(asked, {})('me')
+    },
   })
 
 interface SignedIn {
@@ -71,13 +74,15 @@ const newSession = (
 const startSession = async (
   { pool, now }: Dependencies,
   request: Request,
-  who: { readonly yardId: string; readonly personId: string },
-  device: DeviceTold,
+  { who, device }: { who: { readonly yardId: string; readonly personId: string }; device: DeviceTold },
 ): Promise<void> => {
-  const { cutOff, epoch } = await inYard(pool, who, 'as it goes', async (client) => ({
-    cutOff: device !== undefined && (await saveDevice(client, who, device, now())),
-    epoch: (await personById(client, who.personId))!.epoch,
-  }))
+  const { cutOff, epoch } = await inYard(pool, who, {
+    view: 'as it goes',
+    work: async (client) => ({
+      cutOff: device !== undefined && (await saveDevice(client, who, { device, at: now() })),
+      epoch: (await personById(client, who.personId))!.epoch,
+    }),
+  })
   if (cutOff) throw new Refusal('cut-off', CUT_OFF)
   await newSession(request, { personId: who.personId, epoch, deviceId: device?.id }, now())
 }
@@ -99,73 +104,101 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
   })
   router.use(routes.signIn.path, limit)
 
-  serveOpen(router, deps, routes.signIn, async ({ body }, request) => {
-    const found = await findPersonByEmail(deps.pool, body.email)
-    const yardId = found?.yardId ?? NOBODY
-    const personId = found?.personId ?? NOBODY
-    const person = await inYard(deps.pool, { yardId, personId }, 'as it goes', (client) =>
-      personById(client, personId),
-    )
-    if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
-      throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
-    await startSession(deps, request, { yardId, personId }, body.device)
-    return meOf(deps, { yardId, personId })
+  serveOpen(router, deps, {
+    route: routes.signIn,
+    work: async ({ body }, request) => {
+      const found = await findPersonByEmail(deps.pool, body.email)
+      const yardId = found?.yardId ?? NOBODY
+      const personId = found?.personId ?? NOBODY
+      const person = await inYard(
+        deps.pool,
+        { yardId, personId },
+        { view: 'as it goes', work: (client) => personById(client, personId) },
+      )
+      if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
+        throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
+      await startSession(deps, request, { who: { yardId, personId }, device: body.device })
+      return meOf(deps, { yardId, personId })
+    },
   })
 
-  serveOpen(router, deps, routes.signInDemo, async ({ body }, request) => {
-    const yardId = deps.demo ? await anyYard(deps.pool) : null
-    if (yardId === null) throw new Refusal('not-found', 'This is not a demo server.')
-    const starter = await inYard(deps.pool, { yardId, personId: NOBODY }, 'as it goes', firstStarter)
-    if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
-    await startSession(deps, request, { yardId, personId: starter.id }, body.device)
-    return meOf(deps, { yardId, personId: starter.id })
+  serveOpen(router, deps, {
+    route: routes.signInDemo,
+    work: async ({ body }, request) => {
+      const yardId = deps.demo ? await anyYard(deps.pool) : null
+      if (yardId === null) throw new Refusal('not-found', 'This is not a demo server.')
+      const starter = await inYard(
+        deps.pool,
+        { yardId, personId: NOBODY },
+        { view: 'as it goes', work: firstStarter },
+      )
+      if (!starter) throw new Refusal('not-found', 'The demo yard has nobody in it yet.')
+      await startSession(deps, request, { who: { yardId, personId: starter.id }, device: body.device })
+      return meOf(deps, { yardId, personId: starter.id })
+    },
   })
 
-  serveOpen(router, deps, routes.signOut, async (_input, request) => {
-    await endSession(request)
-    return { ok: true as const }
+  serveOpen(router, deps, {
+    route: routes.signOut,
+    work: async (_input, request) => {
+      await endSession(request)
+      return { ok: true as const }
+    },
   })
 }
 
 const firstRunRoute = (router: Router, deps: Dependencies): void => {
-  serveOpen(router, deps, routes.firstRun, async ({ body }, request) => {
-    const madeAlready = new Refusal('already-there', 'This yard has been made already. Sign in instead.')
-    // A hash is hard work, and is not done for anybody who asks.
-    if ((await anyYard(deps.pool)) !== null) throw madeAlready
-    const yardId = uuid()
-    const personId = uuid()
-    const passwordHash = await hashPassword(body.password)
-    await inYard(deps.pool, { yardId, personId }, 'as it goes', async (client) => {
-      await lockFirstRun(client)
-      if ((await anyYard(client)) !== null) throw madeAlready
-      const at = deps.now()
-      await insertYard(
-        client,
-        { id: yardId, name: body.yardName, timeZone: body.timeZone, demo: deps.demo },
-        at,
+  serveOpen(router, deps, {
+    route: routes.firstRun,
+    work: async ({ body }, request) => {
+      const madeAlready = new Refusal('already-there', 'This yard has been made already. Sign in instead.')
+      // A hash is hard work, and is not done for anybody who asks.
+      if ((await anyYard(deps.pool)) !== null) throw madeAlready
+      const yardId = uuid()
+      const personId = uuid()
+      const passwordHash = await hashPassword(body.password)
+      await inYard(
+        deps.pool,
+        { yardId, personId },
+        {
+          view: 'as it goes',
+          work: async (client) => {
+            await lockFirstRun(client)
+            if ((await anyYard(client)) !== null) throw madeAlready
+            const at = deps.now()
+            await insertYard(
+              client,
+              { id: yardId, name: body.yardName, timeZone: body.timeZone, demo: deps.demo },
+              at,
+            )
+            const person = {
+              id: personId,
+              name: body.personName,
+              email: body.email,
+              role: 'starter' as const,
+              settings: DEFAULT_SETTINGS,
+              passwordHash,
+            }
+            await insertPerson(client, yardId, { person, at })
+            await insertProgram(client, yardId, { id: uuid(), document: FEET_FIRST })
+          },
+        },
       )
-      const person = {
-        id: personId,
-        name: body.personName,
-        email: body.email,
-        role: 'starter' as const,
-        settings: DEFAULT_SETTINGS,
-        passwordHash,
-      }
-      await insertPerson(client, yardId, person, at)
-      await insertProgram(client, yardId, { id: uuid(), document: FEET_FIRST })
-    })
-    await startSession(deps, request, { yardId, personId }, body.device)
-    return meOf(deps, { yardId, personId })
+      await startSession(deps, request, { who: { yardId, personId }, device: body.device })
+      return meOf(deps, { yardId, personId })
+    },
   })
 }
 
 export const peopleRoutes = (router: Router, deps: Dependencies): void => {
-  serveOpen(router, deps, routes.about, async () => ({
-    version: deps.version,
-    demo: deps.demo,
-    needsFirstRun: (await anyYard(deps.pool)) === null,
-  }))
+  serveOpen(router, deps, {
+    route: routes.about,
+    work: async () => ({
+      version: deps.version,
+      demo: deps.demo,
+      needsFirstRun: (await anyYard(deps.pool)) === null,
+    }),
+  })
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
 }

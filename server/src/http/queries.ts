@@ -8,9 +8,12 @@ import { serve } from './serve'
 /** Serves everything that can be asked of a yard. */
 export const queryRoutes = (router: Router, deps: Dependencies): void => {
   for (const name of Object.keys(queries) as QueryName[])
-    serve(router, deps, routes[name] as Route, (yard, { params, query }) => {
-      const asking = askingOf(yard, Object.assign({}, params, query))
-      // The named things were read by the route's own schemas.
-      return answer(name, loadersOf(yard), asking as Asked<QueryName>)
+    serve(router, deps, {
+      route: routes[name] as Route,
+      work: (yard, { params, query }) => {
+        const asking = askingOf(yard, Object.assign({}, params, query))
+        // The named things were read by the route's own schemas.
+        return answer(name, loadersOf(yard), asking as Asked<QueryName>)
+      },
     })
 }

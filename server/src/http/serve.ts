@@ -44,7 +44,11 @@ const parse = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType>(
   body: parsed(route.body, request.body ?? {}, 'body'),
 })
 
-const reply = (deps: Dependencies, route: Route, response: Response, value: unknown): void => {
+const reply = (
+  deps: Dependencies,
+  route: Route,
+  { response, value }: { response: Response; value: unknown },
+): void => {
   // Tests hold every reply against its schema; a running server trusts its own types.
   response.json(deps.checkReplies ? route.reply.parse(value) : value)
 }
@@ -53,11 +57,13 @@ const reply = (deps: Dependencies, route: Route, response: Response, value: unkn
 export const serveOpen = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   router: Router,
   deps: Dependencies,
-  route: Route<P, Q, B, R>,
-  work: (input: Parsed<P, Q, B>, request: Request) => Promise<z.input<R>>,
+  {
+    route,
+    work,
+  }: { route: Route<P, Q, B, R>; work: (input: Parsed<P, Q, B>, request: Request) => Promise<z.input<R>> },
 ): void => {
   router[route.method](expressPath(route.path), async (request, response) => {
-    reply(deps, route, response, await work(parse(route, request), request))
+    reply(deps, route, { response, value: await work(parse(route, request), request) })
   })
 }
 
@@ -101,14 +107,14 @@ const isSeenAnew = ({ personId, deviceId }: Asker, now: Date): boolean => {
 /** Runs `work` for an asker, and says now and then that their device was seen. */
 export const inYardSeen = async <T>(
   deps: Dependencies,
-  { asker, view }: { readonly asker: Asker; readonly view: View },
+  { asker, view }: { asker: Asker; view: View },
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
   const { now } = deps
   const value = await inYardOf(deps, { asker, view }, work)
   const { deviceId, personId } = asker
   if (deviceId !== null && isSeenAnew(asker, now()))
-    savesOf(deps).add(asker, [(later) => deviceSeen(later, personId, deviceId, now())])
+    savesOf(deps).add(asker, [(later) => deviceSeen(later, personId, { deviceId, at: now() })])
   return value
 }
 
@@ -122,8 +128,10 @@ export const servePrepared = <
 >(
   router: Router,
   deps: Dependencies,
-  route: Route<P, Q, B, R>,
-  { prepare, work }: Prepared<Parsed<P, Q, B>, Ready, z.input<R>>,
+  {
+    route,
+    prepared: { prepare, work },
+  }: { route: Route<P, Q, B, R>; prepared: Prepared<Parsed<P, Q, B>, Ready, z.input<R>> },
 ): void => {
   // What is read is read at one moment, locks nothing and writes nothing.
   const view = route.method === 'get' ? 'one moment' : 'as it goes'
@@ -131,7 +139,10 @@ export const servePrepared = <
     const asker = await askerOf(deps, request, route.needs)
     const input = parse(route, request)
     const ready = await prepare(input)
-    reply(deps, route, response, await inYardSeen(deps, { asker, view }, (yard) => work(yard, input, ready)))
+    reply(deps, route, {
+      response,
+      value: await inYardSeen(deps, { asker, view }, (yard) => work(yard, input, ready)),
+    })
   })
 }
 
@@ -144,6 +155,8 @@ interface Prepared<Input, Ready, Reply> {
 export const serve = <P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   router: Router,
   deps: Dependencies,
-  route: Route<P, Q, B, R>,
-  work: (yard: Yard, input: Parsed<P, Q, B>) => Promise<z.input<R>>,
-): void => servePrepared(router, deps, route, { prepare: async () => undefined, work })
+  {
+    route,
+    work,
+  }: { route: Route<P, Q, B, R>; work: (yard: Yard, input: Parsed<P, Q, B>) => Promise<z.input<R>> },
+): void => servePrepared(router, deps, { route, prepared: { prepare: async () => undefined, work } })

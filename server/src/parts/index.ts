@@ -105,9 +105,12 @@ const horseParts = (yard: Yard) => {
     known: ofHorse((id) => knownOf(client, id)),
     block: ofHorse(async (id) => (await openBlock(client, id)) ?? null),
     rides: ofHorse(async (id, _asking, read) =>
-      countRides(client, id, offLeadFrom(await read('program')), lastClosed(await read('incidents'))),
+      countRides(client, id, {
+        asked: offLeadFrom(await read('program')),
+        after: lastClosed(await read('incidents')),
+      }),
     ),
-    week: ofHorse((id, { on }) => workedRows(client, id, weekBefore(on), on)),
+    week: ofHorse((id, { on }) => workedRows(client, id, { from: weekBefore(on), before: on })),
     workDays: ofHorse(
       async (id, asking) => (await today(id, asking))?.workDays ?? countWorkDays(client, id, asking.on),
     ),
@@ -119,15 +122,19 @@ const horseParts = (yard: Yard) => {
     history: ofHorse((id) => evidenceOf(client, id)),
     historySessions: ofHorse((id) => circumstancesOf(client, id)),
     answersOfDay: ofHorse(async (id, { on }, read) =>
-      (await evidence(client, id, programKeys(await read('program')), on)).filter(({ day }) => day === on),
+      (await evidence(client, id, { steps: programKeys(await read('program')), upTo: on })).filter(
+        ({ day }) => day === on,
+      ),
     ),
     asksAgainst: ofHorse((id, { named: { from, until } }) =>
-      againstBetween(client, id, from ?? '0001-01-01', until ?? '9999-12-31'),
+      againstBetween(client, id, { from: from ?? '0001-01-01', until: until ?? '9999-12-31' }),
     ),
     answersToNamed: ofHorse(async (id, { today }, read) =>
-      evidence(client, id, programKeys((await read('namedProgram')).document), today),
+      evidence(client, id, { steps: programKeys((await read('namedProgram')).document), upTo: today }),
     ),
-    stepAnswers: ofHorse((id, { named }) => answersOfStep(client, id, needed(named, 'step'), named.before)),
+    stepAnswers: ofHorse((id, { named }) =>
+      answersOfStep(client, id, { step: needed(named, 'step'), before: named.before }),
+    ),
     stepDrawn: ofHorse((id, { named }) => drawnOf(client, id, needed(named, 'step'))),
     stepSessions: ofHorse((id, { named }) => circumstancesOfStep(client, id, needed(named, 'step'))),
     stepDays: ofHorse((id, { named }) => daysTold(client, id, needed(named, 'step'))),
@@ -139,7 +146,7 @@ const horseParts = (yard: Yard) => {
 
     carriedPage: ofHorse(async (id, { named }) => {
       const voided = await voidedAfter(client, id, named.voidings ?? 0)
-      const answers = await answersAfter(client, id, named.answers ?? 0, CARRY_PAGE)
+      const answers = await answersAfter(client, id, { seq: named.answers ?? 0, most: CARRY_PAGE })
       return {
         answers: answers.map(({ at, ...answer }) => ({ ...answer, at: at.toISOString() })),
         more: answers.length === CARRY_PAGE,
@@ -154,10 +161,10 @@ const horseParts = (yard: Yard) => {
       if (known) return asViews(known.judged.tracks)
       const program = await read('program')
       const records = await tracksOf(client, id)
-      if (!isPastKnown(records, on)) return viewsOf(STANDARD_MODEL, program, records, on)
+      if (!isPastKnown(records, on)) return viewsOf(STANDARD_MODEL, program, { records, on })
       // A day gone by: every track from scratch, leaving out the answers after it.
-      const answers = await evidence(client, id, programKeys(program), on)
-      return viewsOf(STANDARD_MODEL, program, replayHorse(STANDARD_MODEL, program, answers), on)
+      const answers = await evidence(client, id, { steps: programKeys(program), upTo: on })
+      return viewsOf(STANDARD_MODEL, program, { records: replayHorse(STANDARD_MODEL, program, answers), on })
     }),
 
     /** Today's is judged once and then read, until anything that is known of the horse changes. */

@@ -126,8 +126,8 @@ class LogWriter {
     const sessions = this.sessions.splice(0)
     const answers = this.answers.splice(0)
     await guarded(async () => {
-      if (sessions.length > 0) await insertPart(client, yardId, 'sessions', sessions)
-      if (answers.length > 0) await insertPart(client, yardId, 'answers', answers)
+      if (sessions.length > 0) await insertPart(client, yardId, { part: 'sessions', records: sessions })
+      if (answers.length > 0) await insertPart(client, yardId, { part: 'answers', records: answers })
     })
     this.tell({ step: 'reading', answers: (this.written += answers.length) })
   }

@@ -139,7 +139,7 @@ class YardWriter {
       for (const { document } of records as YardRecord<'programs'>[])
         await insertProgram(yard.client, yard.yardId, { id: uuid(), document })
     else {
-      const written = await guarded(() => insertPart(yard.client, yard.yardId, part, records))
+      const written = await guarded(() => insertPart(yard.client, yard.yardId, { part, records }))
       if (written !== records.length)
         throw new NotBrought('Nothing was brought in: it does not fit together.', [
           `Some ${part} name a program that is not there.`,

@@ -61,8 +61,7 @@ const put = async <
 >(
   yard: Yard,
   id: string,
-  body: Body,
-  { of, find, insert, update }: Put<Body, Kept>,
+  { body, put: { of, find, insert, update } }: { body: Body; put: Put<Body, Kept> },
 ): Promise<Kept | undefined> => {
   const known = await find()
   if (!known) {
@@ -88,25 +87,29 @@ const put = async <
 export const putCheck = (
   yard: Yard,
   horseId: string,
-  id: string,
-  body: NewCheck,
+  { id, body }: { id: string; body: NewCheck },
 ): Promise<Check | undefined> =>
-  put(yard, id, body, {
-    of: 'check',
-    find: async () => (await checksOf(yard.client, horseId)).find((one) => one.id === id),
-    insert: (check) => insertCheck(yard.client, { ...yard, horseId }, id, check),
-    update: (check, withdrawn) => updateCheck(yard.client, id, check, withdrawn),
+  put(yard, id, {
+    body,
+    put: {
+      of: 'check',
+      find: async () => (await checksOf(yard.client, horseId)).find((one) => one.id === id),
+      insert: (check) => insertCheck(yard.client, { ...yard, horseId }, { id, c: check }),
+      update: (check, withdrawn) => updateCheck(yard.client, id, { c: check, withdrawn }),
+    },
   })
 
 export const putIncident = (
   yard: Yard,
   horseId: string,
-  id: string,
-  body: NewIncident,
+  { id, body }: { id: string; body: NewIncident },
 ): Promise<Incident | undefined> =>
-  put(yard, id, body, {
-    of: 'incident',
-    find: async () => (await incidentsOf(yard.client, horseId)).find((one) => one.id === id),
-    insert: (incident) => insertIncident(yard.client, { ...yard, horseId }, id, incident),
-    update: (incident, withdrawn) => updateIncident(yard.client, id, incident, withdrawn),
+  put(yard, id, {
+    body,
+    put: {
+      of: 'incident',
+      find: async () => (await incidentsOf(yard.client, horseId)).find((one) => one.id === id),
+      insert: (incident) => insertIncident(yard.client, { ...yard, horseId }, { id, i: incident }),
+      update: (incident, withdrawn) => updateIncident(yard.client, id, { i: incident, withdrawn }),
+    },
   })

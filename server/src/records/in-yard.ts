@@ -33,7 +33,7 @@ class SavesAfterwards {
     const { pool, logger } = this.workings
     for (const save of saves)
       this.last = this.last
-        .then(() => inYard(pool, asker, 'as it goes', save))
+        .then(() => inYard(pool, asker, { view: 'as it goes', work: save }))
         .catch((error: unknown) => logger.warn({ err: error }, 'not saved afterwards'))
   }
 
@@ -55,23 +55,26 @@ export const savesOf = (workings: Workings): SavesAfterwards => {
 /** Runs `work` for an asker in one transaction that sees their yard alone. */
 export const inYardOf = async <T>(
   workings: Workings,
-  { asker, view }: { readonly asker: Asker; readonly view: View },
+  { asker, view }: { asker: Asker; view: View },
   work: (yard: Yard) => Promise<T>,
 ): Promise<T> => {
   const { pool, now, engine, threads, wantDay } = workings
   const saves: Save[] = []
   const afterwards = (save: Save): void => void saves.push(save)
-  const value = await inYard(pool, asker, view, (client) => {
-    saves.length = 0
-    return work({
-      client,
-      ...asker,
-      now: now(),
-      engine,
-      threads,
-      afterwards,
-      wantDay: () => wantDay(asker.yardId),
-    })
+  const value = await inYard(pool, asker, {
+    view,
+    work: (client) => {
+      saves.length = 0
+      return work({
+        client,
+        ...asker,
+        now: now(),
+        engine,
+        threads,
+        afterwards,
+        wantDay: () => wantDay(asker.yardId),
+      })
+    },
   })
   savesOf(workings).add(asker, saves)
   return value
@@ -83,6 +86,6 @@ const NOBODY = '00000000-0000-0000-0000-000000000000'
 /** Who works in a yard where no person asks. */
 export const nobodyIn = async ({ pool }: Workings, yardId: string): Promise<Asker> => {
   const asking = { yardId, personId: NOBODY }
-  const { timeZone } = (await inYard(pool, asking, 'one moment', yardNow))!
+  const { timeZone } = (await inYard(pool, asking, { view: 'one moment', work: yardNow }))!
   return { ...asking, deviceId: null, role: 'starter', timeZone }
 }

@@ -128,10 +128,10 @@ class ChangeWriter {
     const { client, yardId, personId } = this.yard
     switch (change.kind) {
       case 'incident':
-        await putIncident(this.yard, change.horseId, change.id, change.incident)
+        await putIncident(this.yard, change.horseId, { id: change.id, body: change.incident })
         return
       case 'note':
-        await confirmSession(client, change.sessionId, change.note, change.at)
+        await confirmSession(client, change.sessionId, { note: change.note, at: change.at })
         return
       case 'circumstances':
         await saveCircumstances(client, change.sessionId, change.circumstances)
@@ -141,7 +141,7 @@ class ChangeWriter {
         return
       case 'confirmation': {
         const { horseId, day, confirmed } = change
-        await saveConfirmed(client, { yardId, personId, horseId }, day, confirmed)
+        await saveConfirmed(client, { yardId, personId, horseId }, { day, confirmed })
       }
     }
   }

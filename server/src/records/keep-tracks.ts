@@ -40,31 +40,28 @@ export const rebuildTracks = async (
   steps: ReadonlySet<string>,
 ): Promise<void> => {
   const affected = fedBy(program, steps)
-  const answers = await evidence(yard.client, horseId, [...feeding(program, affected)], null)
+  const answers = await evidence(yard.client, horseId, { steps: [...feeding(program, affected)], upTo: null })
   const { records, predictions } = await yard.threads.replay({ program: forThreads(program), answers })
   const own = new Map([...records].filter(([key]) => affected.has(trackOf(key).step)))
   await deleteTracks(yard.client, horseId, [...affected])
-  await saveTracks(yard.client, yard.yardId, horseId, own)
+  await saveTracks(yard.client, yard.yardId, { horseId, records: own })
   await deletePredictions(yard.client, horseId, [...affected])
-  await savePredictions(
-    yard.client,
-    yard.yardId,
+  await savePredictions(yard.client, yard.yardId, {
     horseId,
-    predictions.filter(({ step }) => affected.has(step)),
-  )
+    predictions: predictions.filter(({ step }) => affected.has(step)),
+  })
 }
 
 const append = async (
   yard: Yard,
   horseId: string,
-  program: Program,
-  answers: readonly NewEvidence[],
+  { program, answers }: { program: Program; answers: readonly NewEvidence[] },
 ): Promise<void> => {
   const before = await tracksOf(yard.client, horseId)
-  const { records, predictions, goneOn } = predictingOn(STANDARD_MODEL, program, before, answers)
+  const { records, predictions, goneOn } = predictingOn(STANDARD_MODEL, program, { before, answers })
   const touched = new Map([...records].filter(([key, record]) => record !== before.get(key)))
-  await saveTracks(yard.client, yard.yardId, horseId, touched)
-  await savePredictions(yard.client, yard.yardId, horseId, predictions)
+  await saveTracks(yard.client, yard.yardId, { horseId, records: touched })
+  await savePredictions(yard.client, yard.yardId, { horseId, predictions })
   await saveEvenings(yard.client, horseId, goneOn)
 }
 
@@ -75,16 +72,13 @@ const append = async (
 export const keepTracks = async (
   yard: Yard,
   { id: horseId, program, tip }: HorseToKeep,
-  {
-    added,
-    voidedSteps,
-  }: { readonly added: readonly NewEvidence[]; readonly voidedSteps: ReadonlySet<string> },
+  { added, voidedSteps }: { added: readonly NewEvidence[]; voidedSteps: ReadonlySet<string> },
 ): Promise<void> => {
   const steps = new Set([...added.map(({ step }) => step), ...voidedSteps])
   if (steps.size === 0) return
   const inOrder = [...added].sort((a, b) => a.at.getTime() - b.at.getTime() || a.seq - b.seq)
   if (voidedSteps.size === 0 && inOrder.every((answer) => isAfter(tip, answer)))
-    await append(yard, horseId, program, inOrder)
+    await append(yard, horseId, { program, answers: inOrder })
   else await rebuildTracks(yard, { id: horseId, program }, steps)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
 }

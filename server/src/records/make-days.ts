@@ -28,7 +28,7 @@ export const makeDay = async (workings: Workings, yardId: string): Promise<numbe
     )
     const tell = async (): Promise<void> => {
       await savesOf(workings).done()
-      await inYard(workings.pool, asker, 'as it goes', (client) => tellYard(client, yardId))
+      await inYard(workings.pool, asker, { view: 'as it goes', work: (client) => tellYard(client, yardId) })
     }
     const atOnce = pLimit(workings.threads.atOnce)
     let toldAt = performance.now()

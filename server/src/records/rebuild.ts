@@ -65,7 +65,7 @@ const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored
   await lockHorse(client, horse.id)
   const program = await programNamed(client, yardId, horse.programId)
   const steps = program.steps.map(({ key }) => key)
-  const answers = await evidence(client, horse.id, steps, null)
+  const answers = await evidence(client, horse.id, { steps, upTo: null })
   return { horse, program, answers, tracks: await tracksOf(client, horse.id) }
 }
 
@@ -76,11 +76,11 @@ const mend = async (
   { records, predictions }: Replayed,
 ): Promise<readonly TrackKey[]> => {
   const tracks = differing(stored, records)
-  await replacePredictions(client, yardId, horse.id, predictions)
+  await replacePredictions(client, yardId, { horseId: horse.id, predictions })
   if (tracks.length > 0) {
     const steps = new Set([...stored.keys()].map((key) => trackOf(key).step))
     await deleteTracks(client, horse.id, [...steps])
-    await saveTracks(client, yardId, horse.id, records)
+    await saveTracks(client, yardId, { horseId: horse.id, records })
     await touchHorse(client, horse.id)
   }
   return tracks

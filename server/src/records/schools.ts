@@ -9,6 +9,6 @@ export const judgeAnew = async (yard: Yard, horseId: string, programId: string):
   await lockHorse(yard.client, horseId)
   const program = await programNamed(yard.client, yard.yardId, programId)
   // What was predicted of steps that left the program is gone with them.
-  await replacePredictions(yard.client, yard.yardId, horseId, [])
+  await replacePredictions(yard.client, yard.yardId, { horseId, predictions: [] })
   await rebuildTracks(yard, { id: horseId, program }, new Set(program.steps.map(({ key }) => key)))
 }

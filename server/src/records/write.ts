@@ -17,7 +17,7 @@ const writePerson = async (yard: Yard, { id, isNew, person }: Extract<YardChange
   try {
     if (!isNew) return await updatePerson(yard.client, id, person)
     const made = { id, ...person, settings: DEFAULT_SETTINGS }
-    return await insertPerson(yard.client, yard.yardId, made, yard.now)
+    return await insertPerson(yard.client, yard.yardId, { person: made, at: yard.now })
   } catch (error) {
     // Whose it is, in which yard, is not told.
     if (isTaken(error)) throw refusedFor('email', 'This address cannot be used: it signs in already.')
@@ -32,11 +32,11 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
     case 'settings':
       return saveSettings(client, personId, change.settings)
     case 'cut-off':
-      return setCutOff(client, change.personId, change.deviceId, change.at)
+      return setCutOff(client, change.personId, { deviceId: change.deviceId, at: change.at })
     case 'person':
       return writePerson(yard, change)
     case 'place':
-      return savePlace(client, yardId, change.id, change.place)
+      return savePlace(client, yardId, { id: change.id, p: change.place })
     case 'program':
       return insertProgram(client, yardId, {
         id: change.id,
@@ -57,7 +57,7 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
     case 'owner':
       return change.personId === null
         ? dropOwner(client, change.horseId)
-        : saveOwner(client, yardId, change.horseId, change.personId)
+        : saveOwner(client, yardId, { horseId: change.horseId, personId: change.personId })
     case 'arrival':
       return insertArrival(client, { ...yard, horseId: change.horseId }, change)
     case 'block':
@@ -65,7 +65,7 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
         ? insertBlock(client, { ...yard, horseId: change.horseId }, change)
         : updateBlock(client, change)
     case 'check':
-      return putCheck(yard, change.horseId, change.id, change.check)
+      return putCheck(yard, change.horseId, { id: change.id, body: change.check })
     case 'overrule':
       return insertOverrule(client, { ...yard, horseId: change.horseId }, { ...change.overrule, at: now })
     case 'overrule-taken-back':

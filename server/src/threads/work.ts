@@ -58,6 +58,6 @@ export interface ToJudge {
 /** Judges a horse on a day from its tracks as they stand. */
 export const judge = ({ program, records, ...told }: ToJudge): Judged => {
   const document = programOf(program)
-  const views = viewsOf(STANDARD_MODEL, document, records, told.on)
+  const views = viewsOf(STANDARD_MODEL, document, { records, on: told.on })
   return judgedFrom({ program: document, views, ...told })
 }

@@ -31,7 +31,7 @@ export const putOverrule = command('putOverrule', {
       return [{ kind: 'overrule-taken-back', id }]
     }
     if (overrules.some((one) => one.id === id)) return []
-    const { verdict } = gateVerdict(program, gate, views, facts, today)
+    const { verdict } = gateVerdict(program, gate, { views, facts, on: today })
     if (verdict === 'stop') throw new Refusal('not-allowed', 'A Stop cannot be overruled.')
     if (verdict === 'go') throw new Refusal('bad-input', 'The gate says Go: there is nothing to overrule.')
     const overrule = { id, gate: gate.key, day: today, verdict, reason: body.reason }

@@ -20,7 +20,10 @@ export const stepEvidence = query(
       sides: (step ? sidesOf(step) : []).map((side) => {
         const belief = parts.stepBeliefs.get(side)
         const days = parts.stepDays.filter((day) => day.side === side)
-        return { side, moments: step && belief ? timelineOf(STANDARD_MODEL, step, days, belief, today) : [] }
+        return {
+          side,
+          moments: step && belief ? timelineOf(STANDARD_MODEL, step, { days, now: belief, on: today }) : [],
+        }
       }),
       circumstances: parts.stepCircumstances,
     }

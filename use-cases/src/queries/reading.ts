@@ -74,13 +74,13 @@ export const reading = query(
         horseId: horse.id,
         horseName: horse.name,
         programId: horse.programId,
-        nearest: nearestGate(
-          program,
-          views,
+        nearest: nearestGate(program, views, {
           facts,
-          new Map((counted.get(horse.id) ?? []).map((track) => [trackKey(track.step, track.side), track])),
-          today,
-        ),
+          counted: new Map(
+            (counted.get(horse.id) ?? []).map((track) => [trackKey(track.step, track.side), track]),
+          ),
+          on: today,
+        }),
       })),
       gaps: gapsOf(STANDARD_MODEL, standings).map((gap) => ({ ...gap, handlers: handlersOf(gap.step) })),
     }

@@ -57,13 +57,11 @@ export const moveOver = query(
   'moveOver',
   ['horse', 'program', 'views', 'namedProgram', 'answersToNamed'],
   ({ program: from, views, namedProgram: { id, document }, answersToNamed }, { today }) => {
-    const after = viewsOf(
-      STANDARD_MODEL,
-      document,
-      replayHorse(STANDARD_MODEL, document, answersToNamed),
-      today,
-    )
+    const after = viewsOf(STANDARD_MODEL, document, {
+      records: replayHorse(STANDARD_MODEL, document, answersToNamed),
+      on: today,
+    })
     const { name, version } = document
-    return { programId: id, name, version, steps: movedOver(from, document, views, after) }
+    return { programId: id, name, version, steps: movedOver(from, document, { before: views, after }) }
   },
 )

@@ -41,9 +41,11 @@ const APART_MS = 1000
 export const recall = async (
   personId: string,
   session: Pick<Session, 'id' | 'horseId' | 'startedAt'>,
-  track: { step: string; side: Side; rung: number },
-  marks: readonly RecalledMark[],
-  after: string,
+  {
+    track,
+    marks,
+    after,
+  }: { track: { step: string; side: Side; rung: number }; marks: readonly RecalledMark[]; after: string },
 ): Promise<void> => {
   const from = Math.max(Date.parse(session.startedAt), Date.parse(after))
   for (const [i, mark] of marks.entries()) {

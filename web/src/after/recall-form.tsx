@@ -27,13 +27,11 @@ export const RecallForm = ({ session, program, personId, firstStep, after }: Pro
   const realSide: Side = step.sided ? (side === 'none' ? 'left' : side) : 'none'
   const realRung = Math.min(rung, step.rungs.length)
   const save = async (): Promise<void> => {
-    await recall(
-      personId,
-      session,
-      { step: step.key, side: realSide, rung: markOf(step, realRung) },
+    await recall(personId, session, {
+      track: { step: step.key, side: realSide, rung: markOf(step, realRung) },
       marks,
       after,
-    )
+    })
     setMarks([])
   }
   return (

@@ -30,8 +30,7 @@ const lastLine = (text: string): Progress | null => {
 export const sendFile = (
   path: string,
   type: string,
-  body: Blob,
-  follow: (now: Sending) => void,
+  { body, follow }: { body: Blob; follow: (now: Sending) => void },
 ): Promise<Ended> =>
   new Promise((resolve) => {
     const request = new XMLHttpRequest()

@@ -116,7 +116,10 @@ const CountsPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
   const { data: worked, error: workedError } = useQuery('worked', { horseId })
   const counters = useMemo(
-    () => (line && program && worked ? countersOf(program, worked.rows, line.horse.arrived, line.day) : null),
+    () =>
+      line && program && worked
+        ? countersOf(program, worked.rows, { arrived: line.horse.arrived, on: line.day })
+        : null,
     [line, program, worked],
   )
   if (!line || !program || !counters) return <Loading error={error ?? workedError} retry={retry} />

@@ -72,7 +72,7 @@ export const useCarrying = (personId: string | undefined): void => {
         await program
         program.unsubscribe()
         const now = Date.now()
-        const outcome = await carryHorse(personId, horse.id, ask, now)
+        const outcome = await carryHorse(personId, horse.id, { ask, now })
         if (outcome === 'away') return
         carriedAt.set(`${personId}/${horse.id}`, now)
         // Worked out now, away from the page, it is there at once when there is no signal.

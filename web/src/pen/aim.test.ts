@@ -29,9 +29,12 @@ const answers = (step: string, side: TrackedAnswer['side'], grade: 0 | 1 | 2 | 3
 
 const lineFrom = (log: readonly TrackedAnswer[]): Line => {
   const inOrder = [...log].sort((a, b) => a.day.localeCompare(b.day))
-  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder), DAY)
+  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, {
+    records: replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder),
+    on: DAY,
+  })
   const facts = { born: '2022-01-01', checks: [], incidents: [], confirmed: [], handOver: [] }
-  const plan = planSession(FEET_FIRST, views, facts, DAY)
+  const plan = planSession(FEET_FIRST, views, { facts, on: DAY })
   const tracks = [...views].map(([key, view]) => ({
     step: key.split('/')[0]!,
     side: key.split('/')[1]!,

@@ -37,7 +37,9 @@ beforeEach(async () => {
   await device.waiting.clear()
   await device.drafts.clear()
   store = makeStore()
-  await store.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', AIM, RUN))
+  await store.dispatch(
+    openPen('me', { id: 'horse', programId: 'p' }, { day: '2026-05-14', aim: AIM, run: RUN }),
+  )
 })
 
 const items = async () => (await device.waiting.toArray()).map(({ item }) => item)
@@ -114,7 +116,11 @@ describe('coming back to the pen', () => {
     })
     const again = makeStore()
     await again.dispatch(
-      openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', { ...AIM, step: 'draw' }, RUN),
+      openPen(
+        'me',
+        { id: 'horse', programId: 'p' },
+        { day: '2026-05-14', aim: { ...AIM, step: 'draw' }, run: RUN },
+      ),
     )
     expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
     expect(again.getState().pen!.answers).toHaveLength(1)
@@ -123,7 +129,9 @@ describe('coming back to the pen', () => {
   it('is opened once by two that ask for it at the same time, and keeps the ask that runs', async () => {
     const fresh = makeStore()
     const open = (): Promise<boolean> =>
-      fresh.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-14', AIM, RUN))
+      fresh.dispatch(
+        openPen('me', { id: 'horse', programId: 'p' }, { day: '2026-05-14', aim: AIM, run: RUN }),
+      )
     const first = open()
     const second = open()
     expect(await first).toBe(true)
@@ -137,7 +145,9 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const tomorrow = makeStore()
-    await tomorrow.dispatch(openPen('me', { id: 'horse', programId: 'p' }, '2026-05-15', AIM, RUN))
+    await tomorrow.dispatch(
+      openPen('me', { id: 'horse', programId: 'p' }, { day: '2026-05-15', aim: AIM, run: RUN }),
+    )
     expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionKept: false })
     expect(tomorrow.getState().pen!.sessionId).not.toBe(store.getState().pen!.sessionId)
   })
@@ -146,7 +156,9 @@ describe('coming back to the pen', () => {
     await store.dispatch(keepAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const other = makeStore()
-    await other.dispatch(openPen('me', { id: 'another horse', programId: 'p' }, '2026-05-14', AIM, RUN))
+    await other.dispatch(
+      openPen('me', { id: 'another horse', programId: 'p' }, { day: '2026-05-14', aim: AIM, run: RUN }),
+    )
     expect(other.getState().pen!.answers).toEqual([])
   })
 })

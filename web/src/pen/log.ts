@@ -57,7 +57,11 @@ const draftOf = async (personId: string, horseId: string): Promise<PenState | un
 type HorseInSchool = Pick<PenState, 'programId'> & { readonly id: string }
 
 /** It is the pen of this horse in its present school, on this day, for this gate or for none. */
-export const isPenOf = (pen: PenState, horse: HorseInSchool, day: string, gate: string | null): boolean =>
+export const isPenOf = (
+  pen: PenState,
+  horse: HorseInSchool,
+  { day, gate }: { day: string; gate: string | null },
+): boolean =>
   pen.horseId === horse.id && pen.programId === horse.programId && pen.day === day && pen.gate === gate
 
 /**
@@ -65,13 +69,17 @@ export const isPenOf = (pen: PenState, horse: HorseInSchool, day: string, gate: 
  * whether it did.
  */
 export const openPen =
-  (personId: string, horse: HorseInSchool, day: string, aim: Aim, run: Run): AppThunk<Promise<boolean>> =>
+  (
+    personId: string,
+    horse: HorseInSchool,
+    { day, aim, run }: { day: string; aim: Aim; run: Run },
+  ): AppThunk<Promise<boolean>> =>
   async (dispatch, getState) => {
     const before = getState().pen
     const kept = await draftOf(personId, horse.id)
     // Asked for twice, it is opened once: an ask may run in it already.
     const now = getState().pen
-    if (now !== before && now !== null && isPenOf(now, horse, day, run.gate)) return false
+    if (now !== before && now !== null && isPenOf(now, horse, { day, gate: run.gate })) return false
     const fresh: PenState = {
       personId,
       horseId: horse.id,
@@ -130,7 +138,11 @@ export const rememberPenSoon = (pen: PenState): void => {
   toRemember = pen
 }
 
-const toEntry = (personId: string, pen: PenState, item: BatchItem, readyAt = 0) => ({
+const toEntry = (
+  personId: string,
+  pen: PenState,
+  { item, readyAt = 0 }: { item: BatchItem; readyAt?: number },
+) => ({
   id: idOfItem(item),
   personId,
   horseId: pen.horseId,
@@ -139,7 +151,7 @@ const toEntry = (personId: string, pen: PenState, item: BatchItem, readyAt = 0) 
 })
 
 const keep = (personId: string, pen: PenState, item: BatchItem): Promise<void> =>
-  keepWaiting(toEntry(personId, pen, item))
+  keepWaiting(toEntry(personId, pen, { item }))
 
 /** What the plan sets out to do, side by side; checks of a gate and the asks of a sheet are no plan. */
 const promisedBy = ({ gate, bursts }: PenState): PromisedAsk[] | null =>
@@ -186,8 +198,8 @@ export const keepAnswer =
     const kept = inTurn(async () => {
       if (!pen) return full.id
       const isFirst = !(getState().pen ?? pen).sessionKept
-      const opening = isFirst ? [toEntry(personId, pen, sessionItem(pen, full.at))] : []
-      await keepWaiting(...opening, toEntry(personId, pen, toItem(pen, full, null), readyAt))
+      const opening = isFirst ? [toEntry(personId, pen, { item: sessionItem(pen, full.at) })] : []
+      await keepWaiting(...opening, toEntry(personId, pen, { item: toItem(pen, full, null), readyAt }))
       if (isFirst) dispatch(sessionWasKept())
       return full.id
     })

@@ -98,7 +98,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   })
   useWakeLock()
   useDevices()
-  useFollow(view, line, program, suits)
+  useFollow(view, line, { program, suits })
   const arrival = useArrivalGuide(view, line, program)
   const offers = useMemo(() => offersIn(line, program, view.pen), [line, program, view.pen])
   const asksFirst = !isRunning && !isAllowed(view.pen) && offers.permit.answer !== 'yes'
@@ -217,7 +217,7 @@ interface OpenProps extends Omit<RunningProps, 'view'> {
 
 const OpenPen = ({ wanted, ...parts }: OpenProps) => {
   const { line, program, settings, personId } = parts
-  useOpenPen(line, program, wanted, personId)
+  useOpenPen(line, program, { wanted, personId })
   const view = useViewAfterPress(program, settings.pressLagSeconds)
   return view?.pen.horseId === line.horse.id ? <RunningPen {...parts} view={view} /> : <Loading />
 }

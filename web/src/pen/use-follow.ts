@@ -23,7 +23,11 @@ const newsInWords = (program: Program, { over, smaller }: Today): string => {
 }
 
 /** While the day's plan is run: when a step is done or goes badly, the rest is planned anew in the minutes left. */
-export const useFollow = (view: PenView, line: Line, program: Program, suits: Outlook['suits']): void => {
+export const useFollow = (
+  view: PenView,
+  line: Line,
+  { program, suits }: { program: Program; suits: Outlook['suits'] },
+): void => {
   const dispatch = useAppDispatch()
   const { pen } = view
   const isOn = pen.gate === null && pen.aim.burst !== null
@@ -49,16 +53,14 @@ export const useFollow = (view: PenView, line: Line, program: Program, suits: Ou
     if (isOld) return
     const { minutes, said, wishes } = arrangementOf(line)
     const spent = Math.max(0, (Date.now() - Date.parse(first)) / MINUTE)
-    void compose(
-      program,
-      line,
-      {
+    void compose(program, line, {
+      asked: {
         outlook: { ...ORDINARY, ...plannedFor({ said }), minutes, suits, loadDays: line.loadDays },
         // Places were for the whole session; what was left out stays out.
         wishes: { pinned: [], without: wishes.without },
       },
-      { answers, minutes: spent },
-    ).then(({ bursts }) => {
+      soFar: { answers, minutes: spent },
+    }).then(({ bursts }) => {
       if (planned.current !== news) return
       dispatch(restPlanned(bursts))
       toast(`The rest is planned again: ${newsInWords(program, today)}.`)

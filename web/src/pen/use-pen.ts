@@ -89,8 +89,7 @@ const isOf = (pen: PenState | null, line: Line): pen is PenState => pen?.horseId
 export const useOpenPen = (
   line: Line | undefined,
   program: Program | undefined,
-  wanted: Wanted,
-  personId: string | undefined,
+  { wanted, personId }: { wanted: Wanted; personId: string | undefined },
 ): void => {
   const dispatch = useAppDispatch()
   const store = useAppStore()
@@ -99,7 +98,7 @@ export const useOpenPen = (
     ({ pen }) =>
       line !== undefined &&
       program !== undefined &&
-      !(pen !== null && isPenOf(pen, line.horse, line.day, gate)) &&
+      !(pen !== null && isPenOf(pen, line.horse, { day: line.day, gate })) &&
       // An ask that runs is ended first, unless its step has gone with the old school.
       !(isOf(pen, line) && pen.running !== null && stepOf(program, pen.aim.step) !== undefined),
   )
@@ -117,7 +116,7 @@ export const useOpenPen = (
         `${line.horse.name} is worked by ${program.name} now. What was answered is kept; the plan is new.`,
       )
     if (personId === undefined) return
-    void dispatch(openPen(personId, line.horse, line.day, aim, run)).then((isNew) => {
+    void dispatch(openPen(personId, line.horse, { day: line.day, aim, run })).then((isNew) => {
       if (isNew && step) dispatch(aimed({ aim, now: Date.now() }))
     })
   }, [dispatch, store, personId, line, program, mustOpen, step, gate, bursts])

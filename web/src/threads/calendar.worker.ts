@@ -10,7 +10,7 @@ const SEED = 20_260
 const calendar = {
   work: (program: Program, workDays: number, heard: (day: number) => void): readonly GateDay[] => {
     const generator = xoroshiro128plus(SEED)
-    return calendarOf(program, () => uniformFloat64(generator), workDays, heard)
+    return calendarOf(program, () => uniformFloat64(generator), { most: workDays, heard })
   },
 }
 

@@ -9,13 +9,12 @@ let started: Remote<Composing> | undefined
 export const compose = (
   program: Program,
   { tracks, facts, day }: Planned,
-  asked: Omit<Asked, 'today'>,
-  soFar?: SoFar,
+  asked: { readonly asked: Omit<Asked, 'today'>; readonly soFar?: SoFar },
 ): Promise<SessionPlan> => {
   started ??= wrap<Composing>(
     new Worker(new URL('./composer.worker.ts', import.meta.url), { type: 'module' }),
   )
-  return started.compose(program, { tracks, facts, day }, asked, soFar)
+  return started.compose(program, { tracks, facts, day }, asked)
 }
 
 const WARM_UPS = 3
@@ -25,7 +24,8 @@ let isWarm = false
 export const warmUp = async (program: Program, line: Planned): Promise<void> => {
   if (isWarm) return
   isWarm = true
-  for (let i = 0; i < WARM_UPS; i++) await compose(program, line, { outlook: ORDINARY, wishes: NO_WISHES })
+  for (let i = 0; i < WARM_UPS; i++)
+    await compose(program, line, { asked: { outlook: ORDINARY, wishes: NO_WISHES } })
 }
 
 export type { Planned, SoFar }

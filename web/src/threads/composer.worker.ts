@@ -15,10 +15,18 @@ export interface SoFar {
 
 /** Plans away from the page, so that no press waits for it. */
 const composing = {
-  compose: (program: Program, line: Planned, asked: Omit<Asked, 'today'>, soFar?: SoFar): SessionPlan =>
-    planSession(program, viewsIn(line), line.facts, line.day, {
-      ...asked,
-      ...(soFar ? { today: todayFrom(program, soFar.answers, soFar.minutes) } : {}),
+  compose: (
+    program: Program,
+    line: Planned,
+    { asked, soFar }: { asked: Omit<Asked, 'today'>; soFar?: SoFar },
+  ): SessionPlan =>
+    planSession(program, viewsIn(line), {
+      facts: line.facts,
+      on: line.day,
+      asked: {
+        ...asked,
+        ...(soFar ? { today: todayFrom(program, soFar.answers, soFar.minutes) } : {}),
+      },
     }),
 }
 

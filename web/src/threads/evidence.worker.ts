@@ -48,13 +48,13 @@ const reading = {
   horse: ({ program, answers, sessions, day }: History): HorseReading => {
     const weekAgo = addDays(day, -WEEK_DAYS)
     const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
-    const now = viewsOf(STANDARD_MODEL, program, records, day)
+    const now = viewsOf(STANDARD_MODEL, program, { records, on: day })
     const earlier = replayHorse(
       STANDARD_MODEL,
       program,
       answers.filter((answer) => answer.day <= weekAgo),
     )
-    const before = viewsOf(STANDARD_MODEL, program, earlier, weekAgo)
+    const before = viewsOf(STANDARD_MODEL, program, { records: earlier, on: weekAgo })
     const lately = answers.filter((answer) => answer.day > weekAgo)
     return {
       moved: movedBetween(program, before, now),

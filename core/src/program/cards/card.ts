@@ -38,9 +38,11 @@ export interface StepCard extends Omit<CardText, 'faults'> {
 export const card = (
   purpose: string,
   counts: string,
-  faults: readonly string[],
-  kit: readonly string[],
-  cautions: readonly string[],
+  {
+    faults,
+    kit,
+    cautions,
+  }: { faults: readonly string[]; kit: readonly string[]; cautions: readonly string[] },
 ): CardText => ({
   purpose,
   counts,

@@ -26,7 +26,7 @@ const CARDS: Readonly<Record<string, CardText>> = {
   ...RIDING_CARDS,
 }
 
-const BLANK = card('', '', [], [], [])
+const BLANK = card('', '', { faults: [], kit: [], cautions: [] })
 
 /** A step's own cautions first, then those of its stage: none of them is dropped because a step has its own. */
 const cautionsOf = (key: string): readonly string[] => {

@@ -38,6 +38,8 @@ export const needsFrom = (text: string): readonly NeedRef[] => text.split(' ').f
  */
 export const stageEntries =
   (stage: number) =>
+  // Written as a table is: one line a step, in the order of its columns.
+  // eslint-disable-next-line @typescript-eslint/max-params
   (key: string, name: string, kind: Kind, sides: 'LR' | '–', rungs: string, extras: Extras = {}): Step => {
     const marked = rungs.split(' · ')
     const required = marked.findIndex((rung) => rung.endsWith('*'))

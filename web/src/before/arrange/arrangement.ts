@@ -93,8 +93,7 @@ export const isTouched = ({ minutes, said, wishes }: Arrangement): boolean => {
 export const moved = (
   bursts: readonly Burst[],
   { pinned, without }: Wishes,
-  from: number,
-  to: number,
+  { from, to }: { from: number; to: number },
 ): Wishes => {
   const order = [...bursts]
   const [taken] = order.splice(from, 1)
@@ -118,8 +117,7 @@ const asksIn = ({ sides }: Burst): number => sides.reduce((sum, { asks }) => sum
 export const withPin = (
   bursts: readonly Burst[],
   { pinned, without }: Wishes,
-  at: number,
-  asks: number | null,
+  { at, asks }: { at: number; asks: number | null },
 ): Wishes => ({
   pinned: [
     ...pinned.filter((pin) => pin.at !== at),
@@ -135,14 +133,13 @@ export const unpinned = ({ pinned, without }: Wishes, at: number): Wishes => ({
 
 /** About two thirds of the asks, at least one. */
 export const shorter = (bursts: readonly Burst[], wishes: Wishes, at: number): Wishes =>
-  withPin(bursts, wishes, at, Math.max(1, Math.round((asksIn(bursts[at]!) * 2) / 3)))
+  withPin(bursts, wishes, { at, asks: Math.max(1, Math.round((asksIn(bursts[at]!) * 2) / 3)) })
 
 /** A step taken out for today, with another in its place where one is given. */
 export const swapped = (
   bursts: readonly Burst[],
   { pinned, without }: Wishes,
-  at: number,
-  other: string | null,
+  { at, other }: { at: number; other: string | null },
 ): Wishes => {
   const { step } = bursts[at]!
   return {

@@ -38,7 +38,7 @@ export const BurstMenu = ({ plan, wishes, at, burst, onWish }: Props) => {
             {burst.pinned ? (
               <Button onClick={() => onWish(unpinned(wishes, at))}>Let it go where it is best</Button>
             ) : (
-              <Button onClick={() => onWish(withPin(plan.bursts, wishes, at, null))}>
+              <Button onClick={() => onWish(withPin(plan.bursts, wishes, { at, asks: null }))}>
                 Keep it in this place
               </Button>
             )}
@@ -47,7 +47,9 @@ export const BurstMenu = ({ plan, wishes, at, burst, onWish }: Props) => {
             <Button onClick={() => onWish(shorter(plan.bursts, wishes, at))}>Make it shorter</Button>
           </Popover.Close>
           <Popover.Close asChild>
-            <Button onClick={() => onWish(swapped(plan.bursts, wishes, at, null))}>Leave it out today</Button>
+            <Button onClick={() => onWish(swapped(plan.bursts, wishes, { at, other: null }))}>
+              Leave it out today
+            </Button>
           </Popover.Close>
           {others.length > 0 && <p className="pt-1 font-bold">Or in its place</p>}
           {others.map(({ step, name, words }) => (
@@ -55,7 +57,7 @@ export const BurstMenu = ({ plan, wishes, at, burst, onWish }: Props) => {
               <button
                 type="button"
                 className="min-h-11 border-t border-line py-1 text-left"
-                onClick={() => onWish(swapped(plan.bursts, wishes, at, step))}
+                onClick={() => onWish(swapped(plan.bursts, wishes, { at, other: step }))}
               >
                 <b>{name}</b> <span className="text-quiet">{words}</span>
               </button>

@@ -20,7 +20,7 @@ export const PlanList = ({ plan, program, arrangement, change }: Props) => {
     <SortableList
       label="Bursts"
       ids={ids}
-      onMove={(from, to) => change({ wishes: moved(plan.bursts, wishes, from, to) })}
+      onMove={(from, to) => change({ wishes: moved(plan.bursts, wishes, { from, to }) })}
     >
       {plan.bursts.map((burst, i) => (
         <SortableRow

@@ -68,8 +68,8 @@ export const useArrangedPlan = (line: Line, program: Program, where: string | nu
     }
     const hasWishes = wishes.pinned.length + wishes.without.length > 0
     void Promise.all([
-      compose(program, planned, wanted),
-      hasWishes ? compose(program, planned, { ...wanted, wishes: NO_WISHES }) : null,
+      compose(program, planned, { asked: wanted }),
+      hasWishes ? compose(program, planned, { asked: { ...wanted, wishes: NO_WISHES } }) : null,
     ]).then(([plan, free]) => {
       if (!isWanted) return
       const cost = free ? Math.max(0, 1 - plan.worth / Math.max(free.worth, 1e-9)) : null

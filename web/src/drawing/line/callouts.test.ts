@@ -27,7 +27,10 @@ const worked = (days: number, change: Partial<TrackedAnswer>): TrackedAnswer[] =
 
 const lineOn = (day: string, log: readonly TrackedAnswer[]): Line => {
   const inOrder = [...log].sort((a, b) => a.day.localeCompare(b.day))
-  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder), day)
+  const views = viewsOf(STANDARD_MODEL, FEET_FIRST, {
+    records: replayHorse(STANDARD_MODEL, FEET_FIRST, inOrder),
+    on: day,
+  })
   const tracks = [...views].map(([key, view]) => ({
     step: key.split('/')[0]!,
     side: key.split('/')[1]!,

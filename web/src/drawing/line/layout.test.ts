@@ -13,7 +13,7 @@ const posts: Post[] = [
 ]
 
 describe('a row of rope', () => {
-  const row = layRow(steps, posts, 400, 100, 18)
+  const row = layRow(steps, posts, { width: 400, ropeY: 100, mostSag: 18 })
 
   it('hangs steps and posts in the order of the path', () => {
     const xs = [
@@ -45,7 +45,7 @@ describe('labels', () => {
     fc.assert(
       fc.property(fc.array(wish, { maxLength: 25 }), (list) => {
         const wishes = list.map((one, i) => ({ ...one, key: String(i) }))
-        const placed = placeLabels(wishes, 1200, 3)
+        const placed = placeLabels(wishes, 1200, { lanes: 3 })
         for (const one of placed) {
           const right = one.left + wishes[Number(one.key)]!.width
           expect(one.left).toBeGreaterThanOrEqual(0)
@@ -68,8 +68,7 @@ describe('labels', () => {
         { key: 'tie', x: 800, width: 90, aligns },
       ],
       1200,
-      2,
-      [780, 800],
+      { lanes: 2, posts: [780, 800] },
     )
     expect(farrier).toEqual({ key: 'farrier', left: 680, lane: 0 })
     expect(tie).toEqual({ key: 'tie', left: 800, lane: 0 })

@@ -56,7 +56,7 @@ const slotsOf = (steps: readonly RopeStep[], posts: readonly Post[]): readonly S
 const SAG_SHARE = 0.035
 
 /** How far the rope hangs below its posts at a share of the way between two of them. */
-const sagAt = (from: number, to: number, x: number, most: number): number => {
+const sagAt = (from: number, to: number, { x, most }: { x: number; most: number }): number => {
   const share = to === from ? 0 : (x - from) / (to - from)
   return 4 * Math.min(most, (to - from) * SAG_SHARE) * share * (1 - share)
 }
@@ -72,9 +72,7 @@ const ropePath = (anchors: readonly number[], y: number, mostSag: number): strin
 export const layRow = (
   steps: readonly RopeStep[],
   posts: readonly Post[],
-  width: number,
-  ropeY: number,
-  mostSag: number,
+  { width, ropeY, mostSag }: { width: number; ropeY: number; mostSag: number },
 ): RopeRow => {
   const slots = slotsOf(steps, posts)
   const slot = width / slots.reduce((sum, { size }) => sum + size, 0)
@@ -89,7 +87,7 @@ export const layRow = (
   const anchors = [0, ...postXs, width]
   const onRope = (x: number): Point => {
     const right = anchors.findIndex((anchor, i) => i > 0 && x <= anchor)
-    return { x, y: ropeY + sagAt(anchors[right - 1]!, anchors[right]!, x, mostSag) }
+    return { x, y: ropeY + sagAt(anchors[right - 1]!, anchors[right]!, { x, most: mostSag }) }
   }
   const pick = (kind: Slot['kind']): Map<string, Point> =>
     new Map(centres.filter(({ slot: s }) => s.kind === kind).map(({ slot: s, x }) => [s.key, onRope(x)]))
@@ -130,8 +128,7 @@ const leftOf = ({ x, width }: Wish, align: Align, within: number): number => {
 export const placeLabels = (
   wishes: readonly Wish[],
   within: number,
-  lanes: number,
-  posts: readonly number[] = [],
+  { lanes, posts = [] }: { lanes: number; posts?: readonly number[] },
 ): readonly Placed[] => {
   const taken: { left: number; right: number; lane: number }[] = []
   return wishes.flatMap((wish) => {

@@ -66,16 +66,16 @@ export const RopeRowDrawing = ({
 }: RowProps) => {
   const label = SIZE.label * rem
   const lane = SIZE.laneHeight * rem
-  const measure = (text: string): number => textWidth(text, label, READ_FONT) + 4
+  const measure = (text: string): number => textWidth(text, label, { family: READ_FONT }) + 4
   const titles = placeLabels(
     row.stages.map(({ stage, x }) => ({
       key: String(stage),
       x,
-      width: textWidth(`${stage} ${STAGES[stage - 1]}`, label, NAME_FONT) + 4,
+      width: textWidth(`${stage} ${STAGES[stage - 1]}`, label, { family: NAME_FONT }) + 4,
       aligns: ['start'] as const,
     })),
     width,
-    LANES,
+    { lanes: LANES },
   )
   const titleLanes = Math.max(0, ...titles.map((t) => t.lane)) + 1
   const gates = line.gates.filter(({ gate }) => row.posts.has(gate))
@@ -88,8 +88,7 @@ export const RopeRowDrawing = ({
       aligns: ['middle', 'end', 'start'] as const,
     })),
     width,
-    LANES + 1,
-    [...row.posts.values()].map(({ x }) => x),
+    { lanes: LANES + 1, posts: [...row.posts.values()].map(({ x }) => x) },
   )
   const gateLanes = gateLabels.length > 0 ? Math.max(...gateLabels.map((g) => g.lane)) + 1 : 0
   const own = callouts.filter(({ step }) => row.steps.has(step))
@@ -101,7 +100,7 @@ export const RopeRowDrawing = ({
       aligns: ['middle', 'start', 'end'] as const,
     })),
     width,
-    LANES,
+    { lanes: LANES },
   )
   const namedLanes = named.length > 0 ? Math.max(...named.map((n) => n.lane)) + 1 : 0
   const scaleHeight = SIZE.scale * rem

@@ -25,22 +25,26 @@ const INK: Record<State, Ink> = {
 }
 
 /** One edge from base to tip; `sign` −1 is the horse's left. A notch is worn out of it by time alone. */
-const edge = (sign: number, w: number, h: number, notched: boolean): string => {
+const edge = (sign: number, w: number, { h, notched }: { h: number; notched: boolean }): string => {
   const x = (share: number): number => sign * w * share
   return notched
     ? `C${x(0.25)} 0 ${x(0.47)} ${-0.14 * h} ${x(0.5)} ${-0.34 * h}L${x(0.2)} ${-0.46 * h}L${x(0.49)} ${-0.58 * h}C${x(0.44)} ${-0.78 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}`
     : `C${x(0.25)} 0 ${x(0.5)} ${-0.16 * h} ${x(0.5)} ${-0.42 * h}C${x(0.5)} ${-0.74 * h} ${x(0.16)} ${-0.88 * h} 0 ${-h}`
 }
 
-const outline = (side: ScaleHalf['side'], w: number, h: number, notched: boolean): string => {
-  if (side !== 'none') return `M0 0${edge(side === 'left' ? -1 : 1, w, h, notched)}Z`
-  return `M0 0${edge(-1, w, h, notched)}M0 0${edge(1, w, h, notched)}`
+const outline = (
+  side: ScaleHalf['side'],
+  w: number,
+  { h, notched }: { h: number; notched: boolean },
+): string => {
+  if (side !== 'none') return `M0 0${edge(side === 'left' ? -1 : 1, w, { h, notched })}Z`
+  return `M0 0${edge(-1, w, { h, notched })}M0 0${edge(1, w, { h, notched })}`
 }
 
 const Half = ({ half, w, h }: { half: ScaleHalf; w: number; h: number }) => {
   const clip = useId()
   const ink = INK[half.state]
-  const path = outline(half.side, w, h, half.state === 'rusty')
+  const path = outline(half.side, w, { h, notched: half.state === 'rusty' })
   const filled = half.state === 'new' ? 0 : Math.max(0.04, half.chance) * h
   const sign = half.side === 'left' ? -1 : 1
   return (

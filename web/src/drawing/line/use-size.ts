@@ -23,7 +23,11 @@ export const useSize = <E extends HTMLElement>() => {
 const canvas = typeof document === 'undefined' ? null : document.createElement('canvas').getContext('2d')
 
 /** The width of a text in the page's own letters. */
-export const textWidth = (text: string, px: number, family: string, weight = 700): number => {
+export const textWidth = (
+  text: string,
+  px: number,
+  { family, weight = 700 }: { family: string; weight?: number },
+): number => {
   if (!canvas) return text.length * px * 0.55
   canvas.font = `${weight} ${px}px ${family}`
   return canvas.measureText(text).width

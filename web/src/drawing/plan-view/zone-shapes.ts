@@ -18,12 +18,12 @@ export interface ZoneShape {
 export const ROOMY = 24
 
 const band =
-  (top: number, bottom: number, inner: number, outer = 140) =>
+  (top: number, bottom: number, { inner, outer = 140 }: { inner: number; outer?: number }) =>
   (sign: 1 | -1): string =>
     `M${MIDDLE + sign * inner} ${top}H${MIDDLE + sign * outer}V${bottom}H${MIDDLE + sign * inner}Z`
 
 const oval =
-  (x: number, y: number, rx: number, ry: number) =>
+  (x: number, y: number, { rx, ry }: { rx: number; ry: number }) =>
   (sign: 1 | -1): string => {
     const cx = MIDDLE + sign * x
     return `M${cx - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0Z`
@@ -48,22 +48,34 @@ const STRIP = 24
 
 /** From nose to tail; what lies along the top line stands after what it lies on. */
 export const ZONE_SHAPES: readonly ZoneShape[] = [
-  { zone: 'muzzle', inside: true, path: band(20, 78, 0), label: [12, 54], size: 20 },
-  { zone: 'cheek', inside: true, path: band(78, 190, 0), label: [23, 174], size: 18 },
-  { zone: 'forehead', inside: true, path: band(92, 168, 0, 15), label: [8, 128], size: 15 },
-  { zone: 'neck', inside: true, path: band(190, 372, 0), label: [24, 290] },
-  { zone: 'poll', inside: true, path: band(178, 222, 0, 17), label: [9, 204], size: 15 },
+  { zone: 'muzzle', inside: true, path: band(20, 78, { inner: 0 }), label: [12, 54], size: 20 },
+  { zone: 'cheek', inside: true, path: band(78, 190, { inner: 0 }), label: [23, 174], size: 18 },
+  { zone: 'forehead', inside: true, path: band(92, 168, { inner: 0, outer: 15 }), label: [8, 128], size: 15 },
+  { zone: 'neck', inside: true, path: band(190, 372, { inner: 0 }), label: [24, 290] },
+  { zone: 'poll', inside: true, path: band(178, 222, { inner: 0, outer: 17 }), label: [9, 204], size: 15 },
   { zone: 'ear', inside: false, path: ear, label: [46, 184], size: 18 },
-  { zone: 'shoulder', inside: true, path: band(372, 482, 0), label: [62, 432] },
-  { zone: 'girth', inside: true, path: band(482, 538, 0), label: inTheMiddle(482, 538) },
-  { zone: 'belly', inside: true, path: band(538, 640, 0), label: [68, 592] },
-  { zone: 'flank', inside: true, path: band(640, 706, 0), label: [66, 676] },
-  { zone: 'hip', inside: true, path: band(706, 840, 0), label: [58, 766] },
-  { zone: 'wither', inside: true, path: band(382, 474, 0, STRIP), label: [12, 430], size: 20 },
-  { zone: 'back', inside: true, path: band(474, 706, 0, STRIP), label: [12, 590], size: 20 },
+  { zone: 'shoulder', inside: true, path: band(372, 482, { inner: 0 }), label: [62, 432] },
+  { zone: 'girth', inside: true, path: band(482, 538, { inner: 0 }), label: inTheMiddle(482, 538) },
+  { zone: 'belly', inside: true, path: band(538, 640, { inner: 0 }), label: [68, 592] },
+  { zone: 'flank', inside: true, path: band(640, 706, { inner: 0 }), label: [66, 676] },
+  { zone: 'hip', inside: true, path: band(706, 840, { inner: 0 }), label: [58, 766] },
+  {
+    zone: 'wither',
+    inside: true,
+    path: band(382, 474, { inner: 0, outer: STRIP }),
+    label: [12, 430],
+    size: 20,
+  },
+  {
+    zone: 'back',
+    inside: true,
+    path: band(474, 706, { inner: 0, outer: STRIP }),
+    label: [12, 590],
+    size: 20,
+  },
   { zone: 'tail', inside: false, path: tail, label: [9, 858], size: 16 },
-  { zone: 'front-leg', inside: false, path: oval(128, 436, 22, 34), label: [128, 436] },
-  { zone: 'hind-leg', inside: false, path: oval(134, 752, 22, 36), label: [134, 752] },
+  { zone: 'front-leg', inside: false, path: oval(128, 436, { rx: 22, ry: 34 }), label: [128, 436] },
+  { zone: 'hind-leg', inside: false, path: oval(134, 752, { rx: 22, ry: 36 }), label: [134, 752] },
 ]
 
 export const SIGNS: readonly (readonly [Extract<Side, 'left' | 'right'>, 1 | -1])[] = [

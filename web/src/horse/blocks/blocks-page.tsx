@@ -57,7 +57,7 @@ const BlocksPage = () => {
   const sessions = new Set(
     worked?.rows.filter((row) => open && row.day >= open.from).map(({ session }) => session),
   )
-  const notice = open ? blockNotice(open, horse.born, sessions.size, day) : null
+  const notice = open ? blockNotice(open, horse.born, { sessions: sessions.size, on: day }) : null
   const mayEdit = mayDo(me.person.role, 'edit-horse')
   return (
     <main className="flex flex-col gap-5 px-4 py-2 desk:px-5">

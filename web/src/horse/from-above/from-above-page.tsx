@@ -52,7 +52,7 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
   const things = thingsOf(program)
   const thing = things.find(({ steps }) => steps.includes(aim.step)) ?? things[0]!
   const all = useMemo(() => withToday(spots, view), [spots, view])
-  const plan = planViewOf(all, thing, program, line.day)
+  const plan = planViewOf(all, thing, { program, on: line.day })
   const closed = line.plan.closed.find(({ step }) => step === aim.step)
 
   const aimAt = (step: string, change: { side?: HalfSide; rung?: number }): void => {
@@ -146,7 +146,10 @@ const FromAbovePage = () => {
   const { data: spots, error: noSpots, refetch } = useQuery('spots', { horseId })
   // The hand comes first, as it does with every horse.
   const first = program && thingsOf(program)[0]!.steps[0]
-  useOpenPen(line, program, { step: search.get('step') ?? first ?? null, gate: null }, me?.person.id)
+  useOpenPen(line, program, {
+    wanted: { step: search.get('step') ?? first ?? null, gate: null },
+    personId: me?.person.id,
+  })
   const view = usePenView(program, 0)
   const failed = error ?? (spots ? undefined : noSpots)
   if (!line || !program || !me || !spots || !view || view.pen.horseId !== horseId)

@@ -18,7 +18,11 @@ import type { Shown } from '../../drawing/plan-view/animal-from-above'
 type HalfSide = Extract<Side, 'left' | 'right'>
 type BothSides<K> = Readonly<Record<HalfSide, ReadonlyMap<K, Shown>>>
 
-const shownFrom = (hold: StepHold, wanted: number | undefined, program: Program, on: string): Shown => {
+const shownFrom = (
+  hold: StepHold,
+  wanted: number | undefined,
+  { program, on }: { program: Program; on: string },
+): Shown => {
   const step = stepOf(program, hold.step)
   const when = ago(hold.day, on)
   return {
@@ -35,11 +39,10 @@ const shownFrom = (hold: StepHold, wanted: number | undefined, program: Program,
 const both = <K>(
   of: (side: HalfSide) => ReadonlyMap<K, StepHold>,
   wanted: (key: K, hold: StepHold) => number | undefined,
-  program: Program,
-  on: string,
+  { program, on }: { program: Program; on: string },
 ): BothSides<K> => {
   const side = (which: HalfSide): ReadonlyMap<K, Shown> =>
-    new Map([...of(which)].map(([key, hold]) => [key, shownFrom(hold, wanted(key, hold), program, on)]))
+    new Map([...of(which)].map(([key, hold]) => [key, shownFrom(hold, wanted(key, hold), { program, on })]))
   return { left: side('left'), right: side('right') }
 }
 
@@ -75,14 +78,17 @@ const wantedByHand =
   }
 
 /** What is known of a thing on the animal, seen from above. */
-export const planViewOf = (spots: readonly Spot[], thing: Thing, program: Program, on: string): PlanView => {
+export const planViewOf = (
+  spots: readonly Spot[],
+  thing: Thing,
+  { program, on }: { program: Program; on: string },
+): PlanView => {
   const places = both(
     (side) => placeHolds(spots, thing, side),
     () => undefined,
-    program,
-    on,
+    { program, on },
   )
-  const zones = both((side) => zoneHolds(spots, thing, side), wantedByHand(program), program, on)
+  const zones = both((side) => zoneHolds(spots, thing, side), wantedByHand(program), { program, on })
   return { zones, places, sentence: sentenceOf(thing, zones, places) }
 }
 

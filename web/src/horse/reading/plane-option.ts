@@ -14,8 +14,7 @@ const TURNED = { left: 90, right: -90, none: 0 } as const
 const corner = (
   name: string,
   from: readonly [number, number],
-  to: readonly [number, number],
-  position: string,
+  { to, position }: { to: readonly [number, number]; position: string },
 ) => [{ name, coord: from, label: { position } }, { coord: to }]
 
 /** Answer against calm: how light up the page, how loose to the right, each track a mark. */
@@ -58,10 +57,10 @@ export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
           itemStyle: { color: 'transparent' },
           label: { color: ink, fontSize: 18, fontWeight: 'bold' },
           data: [
-            corner('reactive', [0, 0.5], [0.5, 1], 'insideTopLeft'),
-            corner('soft', [0.5, 0.5], [1, 1], 'insideTop'),
-            corner('worried', [0, 0], [0.5, 0.5], 'insideBottomLeft'),
-            corner('learning, or dull', [0.5, 0], [1, 0.5], 'insideBottomRight'),
+            corner('reactive', [0, 0.5], { to: [0.5, 1], position: 'insideTopLeft' }),
+            corner('soft', [0.5, 0.5], { to: [1, 1], position: 'insideTop' }),
+            corner('worried', [0, 0], { to: [0.5, 0.5], position: 'insideBottomLeft' }),
+            corner('learning, or dull', [0.5, 0], { to: [1, 0.5], position: 'insideBottomRight' }),
           ],
         },
       },

@@ -21,7 +21,7 @@ const BringYard = ({ file }: { file: File }) => {
   const bring = async (): Promise<void> => {
     setEnded(null)
     setNow({ step: 'sending', share: 0 })
-    setEnded(await sendFile(files.yardIn.path, files.yardIn.type, file, setNow))
+    setEnded(await sendFile(files.yardIn.path, files.yardIn.type, { body: file, follow: setNow }))
     setNow(null)
   }
   return (

@@ -76,7 +76,7 @@ export const BringLog = ({ reader, file, fileName, timeZone }: Props) => {
     setEnded(null)
     setNow({ step: 'sending', share: 0 })
     const lines = await reader.lines(fileName)
-    setEnded(await sendFile(files.answersIn.path, files.answersIn.type, lines, setNow))
+    setEnded(await sendFile(files.answersIn.path, files.answersIn.type, { body: lines, follow: setNow }))
     setNow(null)
   }
   if (ended?.step === 'done') return <EndedNotice ended={ended} />

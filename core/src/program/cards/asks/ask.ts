@@ -12,9 +12,7 @@ export interface HowToAsk {
 export const howTo = (
   how: string,
   feetFirst: string,
-  standFirst: string,
-  markAndReward: string,
-  lightAids: string,
+  { standFirst, markAndReward, lightAids }: { standFirst: string; markAndReward: string; lightAids: string },
 ): HowToAsk => ({
   how,
   bySchool: {

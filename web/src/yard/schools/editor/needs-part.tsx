@@ -19,7 +19,10 @@ const About = ({ draft, chosen }: Pick<Props, 'draft'> & { chosen: string }) => 
   const opens = program.steps.filter(({ needs }) =>
     needs.some((need) => stepsMeeting(program, need).some(({ key }) => key === chosen)),
   )
-  const { come, gone } = needsApart(base, program, stepOf(base, chosen)?.needs ?? [], step.needs)
+  const { come, gone } = needsApart(base, program, {
+    before: stepOf(base, chosen)?.needs ?? [],
+    after: step.needs,
+  })
   return (
     <p className="text-lg">
       <b>{step.name}</b> needs{' '}
