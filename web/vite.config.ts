@@ -35,6 +35,22 @@ export default defineConfig({
     }),
   ],
   // One chunk of React, the store and the shell is meant.
-  build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 700 },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 700,
+    rolldownOptions: {
+      output: {
+        advancedChunks: {
+          includeDependenciesRecursively: false,
+          groups: [
+            // Long texts that only some pages show.
+            { name: 'cards', test: /core\/src\/program\/cards\// },
+            { name: 'schools', test: /core\/src\/program\/(schools|catalogue)\// },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
 })

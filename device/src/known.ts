@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import type { Line, Me, ReadName } from '@still-pine/contract'
-import { format } from 'date-fns'
+import { formatISO } from 'date-fns'
 import { device, type Waiting } from './store'
 import { lineKey } from './keys'
 import { isReadable } from './outbox'
@@ -9,7 +9,7 @@ import { keptReply } from './replies'
 export const dayInZone =
   (timeZone: string) =>
   (at: string | number): string =>
-    format(new TZDate(typeof at === 'number' ? at : Date.parse(at), timeZone), 'yyyy-MM-dd')
+    formatISO(new TZDate(typeof at === 'number' ? at : Date.parse(at), timeZone), { representation: 'date' })
 
 export const bodyOf = async <T>(key: string): Promise<T | undefined> =>
   (await keptReply(key))?.body as T | undefined

@@ -9,7 +9,7 @@ import type {
   ReplyOf,
   RouteName,
 } from '@still-pine/contract'
-import { withSafety, type Program } from '@still-pine/core/program'
+import type { Program } from '@still-pine/core/program'
 import { forgetCopies, personHere } from '@still-pine/device'
 import {
   createApi,
@@ -38,7 +38,7 @@ export const wordsFor = (error: unknown): string =>
 
 type Tag = 'Horse' | 'Yard'
 
-/** What a screen reads is the reply of its route, but for a program, which knows its safety asks by itself. */
+/** What a screen reads is the reply of its route; a program is told as core types it. */
 type Read<N extends ReadName> = N extends 'program' ? { id: string; program: Program } : ReplyOf<N>
 type Query<N extends ReadName> = keyof NamedOf<N> extends never ? void : NamedOf<N>
 type Command<N extends CommandName> = (string extends keyof ParamsOf<N> ? unknown : ParamsOf<N>) & {
@@ -63,13 +63,7 @@ interface Handling {
 const HEAVY: Handling = { transformResponse: frozen, keepUnusedDataFor: 0 }
 
 const HANDLING: Partial<Record<RouteName, Handling>> = {
-  program: {
-    transformResponse: (reply) => {
-      const { id, program } = reply as Read<'program'>
-      return { id, program: withSafety(program) }
-    },
-    keepUnusedDataFor: 3600,
-  },
+  program: { keepUnusedDataFor: 3600 },
   carry: { keepUnusedDataFor: 0 },
   stepEvidence: HEAVY,
   evidence: HEAVY,

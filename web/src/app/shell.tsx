@@ -1,7 +1,6 @@
 import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
 import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
-import { Toaster } from 'sonner'
 import { drainFor } from '@still-pine/device'
 import { listenToYard } from '../offline/listen'
 import { listening, syncChanged, howLong, syncWords } from '../offline/sync-slice'
@@ -19,6 +18,7 @@ import { useChosenHorse } from './use-chosen-horse'
 import { useShellKeys } from './use-shell-keys'
 
 // Loaded the first time they are opened.
+const Toaster = lazy(() => import('sonner').then(({ Toaster }) => ({ default: Toaster })))
 const FinderPanel = lazy(() => import('./finder-panel'))
 const KeysHelp = lazy(() => import('./keys-help'))
 
@@ -172,12 +172,14 @@ export const Shell = () => {
         {keys.finding && <FinderPanel onClose={keys.stopFinding} />}
         {keys.helping && <KeysHelp onClose={keys.stopHelping} isPen={isPen} />}
       </Suspense>
-      <Toaster
-        position="top-center"
-        // In the pen of a phone the danger button stands at the top: nothing may lie over it.
-        {...(isPen && { mobileOffset: { top: '8.5rem' } })}
-        toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }}
-      />
+      <Suspense fallback={null}>
+        <Toaster
+          position="top-center"
+          // In the pen of a phone the danger button stands at the top: nothing may lie over it.
+          {...(isPen && { mobileOffset: { top: '8.5rem' } })}
+          toastOptions={{ style: { fontFamily: 'inherit', fontSize: '1rem' } }}
+        />
+      </Suspense>
     </>
   )
 }

@@ -1,6 +1,6 @@
 import { HorseForm, type Horse } from '@still-pine/contract'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../app/client'
 import { mayDo } from '@still-pine/contract/rights'
 import { SchoolPicker } from '../yard/schools/school-picker'

@@ -1,5 +1,5 @@
 import type { BaseQueryApi, BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
-import type { ReadName } from '@still-pine/contract'
+import type { ReadName, ReplyOf } from '@still-pine/contract'
 import { addressOf } from '@still-pine/contract/addresses'
 import { carriedAt, keepReply, keptReply, paySignOut, withWhatWaits, type Question } from '@still-pine/device'
 
@@ -32,6 +32,12 @@ export interface DeviceParts {
 const isCutOff = (error: FetchBaseQueryError | undefined): boolean =>
   (error?.data as { type?: unknown } | undefined)?.type === 'cut-off'
 
+/** The server tells a program with today's rules of safety; a copy may be older than they are. */
+const safely = async ({ id, program }: ReplyOf<'program'>): Promise<ReplyOf<'program'>> => {
+  const { withSafety } = await import('./safety')
+  return { id, program: withSafety(program) }
+}
+
 /** When what this device tells was true: when the horse it is of was carried last, or else when its copy was kept. */
 const trueAt = async ({ named }: Question, keptAt = 0): Promise<number> => {
   const { horseId } = named as { horseId?: string }
@@ -49,8 +55,8 @@ export const onDeviceToo =
     if (navigator.onLine) await paySignOut()
     const keepsCopy = !UNCOPIED.has(name)
     const kept = keepsCopy ? await keptReply(address) : undefined
-    // One version of a program is the same for ever.
-    if (kept && name === 'program') return { data: kept.body }
+    // One version of a program is the same for ever, but for the rules of safety, which a newer app reads into it.
+    if (kept && name === 'program') return { data: await safely(kept.body as ReplyOf<'program'>) }
     const askedAt = Date.now()
     const reply = kept
       ? navigator.onLine

@@ -1,6 +1,6 @@
 import type { BatchItem } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { keepWaiting } from '@still-pine/device'
 
 /** Said where this device could not keep something; nothing on the screen pretends otherwise. */

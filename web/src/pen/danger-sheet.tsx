@@ -1,7 +1,7 @@
 import { PutIncident, type IncidentTold } from '@still-pine/contract'
 import { exposuresAt, markOf } from '@still-pine/core/program'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { keepHere } from '../offline/keep'
 import { INCIDENT_WORDS } from '../horse/care/incident-words'

@@ -1,6 +1,6 @@
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useEffect } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { dropped } from './pen-slice'
 

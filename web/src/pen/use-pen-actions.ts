@@ -3,7 +3,7 @@ import { gradeWord, MOST_AIDS, type Calm, type Grade, type Side, type Worst } fr
 import { pullOf } from '@still-pine/core/feel'
 import { markOf, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useAppStore } from '../app/store'
 import { INCIDENT_WORDS } from '../horse/care/incident-words'
 import { PLAIN_ANSWER } from '@still-pine/device'

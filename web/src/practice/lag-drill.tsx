@@ -1,7 +1,7 @@
 import type { Settings } from '@still-pine/contract'
 import { pressLagFrom } from '@still-pine/core/answer'
 import { useEffect, useRef, useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 

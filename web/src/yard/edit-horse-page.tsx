@@ -1,7 +1,7 @@
 import { GONE, type Horse } from '@still-pine/contract'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useCommand, wordsFor } from '../app/client'
 import { useHorse } from '../horse/use-horse'
 import { Button } from '../ui/button'

@@ -7,7 +7,7 @@ import {
   type BlockKind,
 } from '@still-pine/core/blocks'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'

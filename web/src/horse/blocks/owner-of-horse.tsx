@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'
 

@@ -1,6 +1,6 @@
 import type { BodyOf, Check } from '@still-pine/contract'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'

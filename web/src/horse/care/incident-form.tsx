@@ -1,7 +1,7 @@
 import { PutIncident, type Incident, type IncidentTold } from '@still-pine/contract'
 import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useQuery } from '../../app/client'
 import { keepHere } from '../../offline/keep'

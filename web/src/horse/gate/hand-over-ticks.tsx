@@ -1,7 +1,7 @@
 import type { Line } from '@still-pine/contract'
 import { STAGES, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { useCommand, wordsFor } from '../../app/client'
 
 /** The steps this horse is to leave with, ticked by the yard. */

@@ -1,7 +1,7 @@
 import { PutPerson, type ListedPerson } from '@still-pine/contract'
 import { ROLES, type Role } from '@still-pine/contract/rights'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { problemOf, useQuery, useCommand, wordsFor } from '../../app/client'
 import { Picker } from '../../after/pickers'

@@ -1,6 +1,6 @@
 import { PLACE_USES, PutPlace, type Place } from '@still-pine/contract'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'

@@ -1,5 +1,5 @@
 import type { TodayRow } from '@still-pine/contract'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { bySession, device, remedyFor, saidAt, type Waiting } from '@still-pine/device'
 import { Button } from '../../ui/button'
 import { clock, longDay } from '../../ui/words'

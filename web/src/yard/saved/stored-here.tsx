@@ -1,5 +1,5 @@
 import { count } from '@still-pine/core/answer'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast'
 import { useInstallOffer } from '../../app/install-offer'
 import { device, makeRoom } from '@still-pine/device'
 import { useLiveQuery } from '../../offline/use-live-query'

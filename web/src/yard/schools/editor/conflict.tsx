@@ -1,7 +1,7 @@
 import type { Program } from '@still-pine/core/program'
 import { copyOfSchool, differencesOf, drafted } from '@still-pine/core/school-edit'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useCommand, useQuery, wordsFor } from '../../../app/client'
 import { Button } from '../../../ui/button'

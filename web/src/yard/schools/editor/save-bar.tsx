@@ -1,7 +1,7 @@
 import type { School } from '@still-pine/contract'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { problemOf, useCommand, wordsFor } from '../../../app/client'
 import { Button } from '../../../ui/button'

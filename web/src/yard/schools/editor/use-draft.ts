@@ -1,7 +1,7 @@
 import type { Program } from '@still-pine/core/program'
 import { applyEdit, drafted, type Edit } from '@still-pine/core/school-edit'
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { keepEdits, keptEdits } from './draft-store'
 
 export interface SchoolDraft {
