@@ -10,6 +10,9 @@ const below = {
   'stand-ins': ['^(core|server|web|demo|e2e)/'],
 }
 
+/** What a person opens by itself; each can be read alone. */
+const FEATURES = 'after|before|horse|owner|pen|week|yard'
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -32,6 +35,29 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/formats/'] },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
+    },
+    {
+      name: 'features-stand-alone',
+      comment: 'A feature imports no other feature; what several show lies in shared.',
+      severity: 'error',
+      from: { path: `^web/src/(${FEATURES})/` },
+      to: { path: `^web/src/(${FEATURES})/`, pathNot: '^web/src/$1/' },
+    },
+    {
+      name: 'shared-below-features',
+      comment: 'Only the router and the store know the features.',
+      severity: 'error',
+      from: {
+        path: '^web/src/(shared|circumstances|drawing|offline|threads|ui|app)/',
+        pathNot: '^web/src/app/(router|store|thunk|gatekeeper)',
+      },
+      to: { path: `^web/src/(${FEATURES})/` },
+    },
+    {
+      name: 'ui-knows-nothing-of-ours',
+      severity: 'error',
+      from: { path: '^web/src/ui/' },
+      to: { path: '^(web/src/(?!ui/)|core|contract|device|use-cases)' },
     },
     {
       name: 'sql-only-in-data',

@@ -4,9 +4,9 @@ import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
-import { clock } from '../ui/words'
+import { clock } from '../shared/words'
 import { mend, takeBack } from './mend'
-import { CalmPicker, Picker, RungPicker, SidePicker } from './pickers'
+import { CalmPicker, Picker, RungPicker, SidePicker } from '../shared/pickers'
 
 interface Props {
   readonly answer: KeptAnswer

@@ -2,8 +2,8 @@ import { chancePercent } from '@still-pine/core/answer'
 import type { SessionChanges } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useQuery } from '../app/client'
-import { Loading } from '../ui/loading'
-import { STATE_WORDS } from '../ui/words'
+import { Loading } from '../shared/loading'
+import { STATE_WORDS } from '../shared/words'
 
 type Change = SessionChanges['changes'][number]
 

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { Marks } from '../drawing/marks'
 import { Button } from '../ui/button'
 import { recall, type RecalledMark } from './mend'
-import { CalmPicker, Picker, RungPicker, SidePicker } from './pickers'
+import { CalmPicker, Picker, RungPicker, SidePicker } from '../shared/pickers'
 
 interface Props {
   readonly session: Pick<Session, 'id' | 'horseId' | 'startedAt'>

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { useNavigate } from 'react-router'
 import { Sheet } from '../ui/sheet'
-import { longDay } from '../ui/words'
+import { longDay } from '../shared/words'
 import { useQuery } from './client'
 import { useChosenHorse } from './use-chosen-horse'
 

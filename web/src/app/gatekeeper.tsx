@@ -1,5 +1,5 @@
 import { lazy, Suspense, type ReactNode } from 'react'
-import { Loading } from '../ui/loading'
+import { Loading } from '../shared/loading'
 import { problemOf, useQuery } from './client'
 import { useTheme } from './theme'
 

@@ -2,7 +2,7 @@ import { useLiveQuery } from '../offline/use-live-query'
 import { device } from '@still-pine/device'
 import { howLong } from '../offline/sync-slice'
 import { useNow } from '../ui/use-now'
-import { clock, longDay } from '../ui/words'
+import { clock, longDay } from '../shared/words'
 import { takeUpdate } from './keep-installed'
 import { useAppSelector } from './store'
 

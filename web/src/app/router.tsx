@@ -2,7 +2,7 @@ import type { ComponentType } from 'react'
 import { createBrowserRouter, Navigate, type LoaderFunctionArgs } from 'react-router'
 import { Shell } from './shell'
 import { useChosenHorse } from './use-chosen-horse'
-import { Loading } from '../ui/loading'
+import { Loading } from '../shared/loading'
 import { api, useQuery } from './client'
 import { EmptyYard } from '../yard/empty-yard'
 import { Broken } from './broken'
@@ -52,13 +52,13 @@ export const router = createBrowserRouter([
       { path: 'yard/schools/:school', ...page(() => import('../yard/schools/school-page')) },
       { path: 'yard/schools/:school/edit', ...page(() => import('../yard/schools/editor/editor-page')) },
       { path: 'yard/waiting', ...page(() => import('../yard/saved/saved-page')) },
-      { path: 'practice', ...page(() => import('../practice/practice-page')) },
+      { path: 'practice', ...page(() => import('../pen/practice/practice-page')) },
       { path: 'horses/new', ...page(() => import('../yard/new-horse-page')) },
       { path: 'horses/:horseId', ...horsePage(() => import('../horse/line-page')) },
       { path: 'horses/:horseId/steps', ...horsePage(() => import('../horse/steps-page')) },
       {
         path: 'horses/:horseId/from-above',
-        ...page(() => import('../horse/from-above/from-above-page')),
+        ...page(() => import('../pen/from-above/from-above-page')),
       },
       { path: 'horses/:horseId/incidents', ...page(() => import('../horse/care/care-page')) },
       { path: 'horses/:horseId/edit', ...horsePage(() => import('../yard/edit-horse-page')) },

@@ -7,7 +7,7 @@ import { listening, syncChanged, howLong, syncWords } from '../offline/sync-slic
 import { useCarrying, wasChanged } from '../offline/use-carrying'
 import { useNow } from '../ui/use-now'
 import { useSettled } from '../ui/use-settled'
-import { clock, longDay } from '../ui/words'
+import { clock, longDay } from '../shared/words'
 import { useQuery } from './client'
 import { useShownAt } from './shown'
 import { ReachBanner } from './reach-banner'

@@ -5,7 +5,7 @@ import {
   type Circumstances,
 } from '@still-pine/core/circumstances'
 import { useState } from 'react'
-import { Picker } from '../after/pickers'
+import { Picker } from '../shared/pickers'
 import { INPUT } from '../ui/field'
 
 interface Props {

@@ -1,10 +1,10 @@
 import { count } from '@still-pine/core/answer'
 import { Link } from 'react-router'
 import { useQuery } from '../app/client'
-import { Loading } from '../ui/loading'
-import { clock, longDay } from '../ui/words'
-import { HorseHeader } from './horse-header'
-import { useHorse } from './use-horse'
+import { Loading } from '../shared/loading'
+import { clock, longDay } from '../shared/words'
+import { HorseHeader } from '../shared/horse-header'
+import { useHorse } from '../shared/use-horse'
 
 /** Every session of a horse, the newest first. */
 const BookPage = () => {

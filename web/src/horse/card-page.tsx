@@ -1,7 +1,7 @@
 import { cardOf, GENERAL_CAUTIONS, rungName, stepOf } from '@still-pine/core/program'
 import { Link, useParams } from 'react-router'
-import { Loading } from '../ui/loading'
-import { useHorse } from './use-horse'
+import { Loading } from '../shared/loading'
+import { useHorse } from '../shared/use-horse'
 
 /** One step on one screen, in big type: what to do, what counts, what to do when it goes wrong, and the care to take. */
 const CardPage = () => {

@@ -4,10 +4,10 @@ import { stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useQuery } from '../app/client'
-import { Loading } from '../ui/loading'
-import { shortDay, sideAfter } from '../ui/words'
-import { HorseHeader } from './horse-header'
-import { useHorse } from './use-horse'
+import { Loading } from '../shared/loading'
+import { shortDay, sideAfter } from '../shared/words'
+import { HorseHeader } from '../shared/horse-header'
+import { useHorse } from '../shared/use-horse'
 
 const Figure = ({ figure, words }: { figure: number | string; words: string }) => (
   <div className="border-t-2 border-ink py-2">

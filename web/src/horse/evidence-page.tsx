@@ -13,12 +13,12 @@ import {
 import { Link, useParams } from 'react-router'
 import { useQuery } from '../app/client'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
-import { Loading } from '../ui/loading'
-import { longDay, STATE_WORDS } from '../ui/words'
+import { Loading } from '../shared/loading'
+import { longDay, STATE_WORDS } from '../shared/words'
 import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
-import { useHorse } from './use-horse'
+import { useHorse } from '../shared/use-horse'
 
 const MARKS_SHOWN = 20
 

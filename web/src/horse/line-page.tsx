@@ -7,12 +7,12 @@ import { Link } from 'react-router'
 import { lineSentence } from '../drawing/line/callouts'
 import { LineDrawing } from '../drawing/line/line-drawing'
 import { nextGate } from '../drawing/line/posts'
-import { Loading } from '../ui/loading'
-import { VERDICTS, withDays } from '../ui/words'
-import { HorseHeader } from './horse-header'
-import { ShutList } from './shut-list'
+import { Loading } from '../shared/loading'
+import { VERDICTS, withDays } from '../shared/words'
+import { HorseHeader } from '../shared/horse-header'
+import { ShutList } from '../shared/shut-list'
 import { StageRows } from './stage-rows'
-import { useHorse } from './use-horse'
+import { useHorse } from '../shared/use-horse'
 
 const Panel = ({ title, children }: { title: string; children: ReactNode }) => (
   <section className="flex flex-col items-start gap-1 border-t-4 border-ink bg-panel px-3 py-2">

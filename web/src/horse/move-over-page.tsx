@@ -5,9 +5,9 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { toast } from '../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
-import { Loading } from '../ui/loading'
-import { STATE_WORDS } from '../ui/words'
-import { useHorse } from './use-horse'
+import { Loading } from '../shared/loading'
+import { STATE_WORDS } from '../shared/words'
+import { useHorse } from '../shared/use-horse'
 
 type Track = MoveOver['steps'][number]['tracks'][number]
 

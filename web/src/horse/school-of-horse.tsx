@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../app/client'
 import { mayDo } from '@still-pine/contract/rights'
-import { SchoolPicker } from '../yard/schools/school-picker'
+import { SchoolPicker } from '../shared/school-picker'
 
 /** By which school this horse is worked; a change judges every track anew and loses no answer. */
 export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {

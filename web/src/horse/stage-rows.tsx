@@ -3,7 +3,7 @@ import type { Line } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
 import { Scale } from '../drawing/line/scale'
-import { STATE_WORDS } from '../ui/words'
+import { STATE_WORDS } from '../shared/words'
 
 /** One stage as big rows for thumbs, and as a table for readers and paper. */
 export const StageRows = ({ line, program, stage }: { line: Line; program: Program; stage: number }) => {

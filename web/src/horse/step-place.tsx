@@ -4,7 +4,7 @@ import { needStanding } from '@still-pine/core/readiness'
 import type { Line } from '@still-pine/contract'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { viewsIn } from './views-in'
+import { viewsIn } from '../shared/views-in'
 
 const ROLE_WORDS = { 'stand-caught': 'stands to be caught', 'go-loose': 'goes and comes loose' } as const
 

@@ -1,9 +1,9 @@
 import { STAGES } from '@still-pine/core/program'
-import { Loading } from '../ui/loading'
-import { HorseHeader } from './horse-header'
+import { Loading } from '../shared/loading'
+import { HorseHeader } from '../shared/horse-header'
 import { SchoolOfHorse } from './school-of-horse'
 import { StageRows } from './stage-rows'
-import { useHorse } from './use-horse'
+import { useHorse } from '../shared/use-horse'
 
 /** The whole path as rows: the same as the Line in words. */
 const StepsPage = () => {

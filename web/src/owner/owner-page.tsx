@@ -1,12 +1,12 @@
 import type { Me, OwnersReport } from '@still-pine/contract'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
 import { useQuery } from '../app/client'
-import { ArrivalSheet } from '../horse/arrival/arrival-result'
-import { SnapshotSheet } from '../horse/blocks/snapshot-sheet'
+import { ArrivalSheet } from '../shared/arrival-result'
+import { SnapshotSheet } from '../shared/snapshot-sheet'
 import { forgetCopies, oweSignOut, paySignOut } from '@still-pine/device'
 import { Button } from '../ui/button'
-import { Loading } from '../ui/loading'
-import { fullDay } from '../ui/words'
+import { Loading } from '../shared/loading'
+import { fullDay } from '../shared/words'
 
 const Report = ({ report }: { report: OwnersReport }) => {
   const { name, arrival, blocks } = report

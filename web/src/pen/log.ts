@@ -19,7 +19,7 @@ import {
   type PenState,
   type Run,
 } from './pen-slice'
-import { whereNow } from './where'
+import { whereNow } from '../shared/where'
 
 /** Milliseconds after an answer in which its calm is one press. */
 export const CALM_WINDOW_MS = 3_000

@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import { stepsOffered } from '@still-pine/core/permit'
 import { memo } from 'react'
-import { permitHorse } from '../horse/permit-horse'
+import { permitHorse } from '../shared/permit-horse'
 
 interface Props {
   readonly line: Line

@@ -3,7 +3,7 @@ import type { Line } from '@still-pine/contract'
 import { onLadders, type Program } from '@still-pine/core/program'
 import { useEffect, useMemo } from 'react'
 import { useAppDispatch } from '../app/store'
-import { permitHorse } from '../horse/permit-horse'
+import { permitHorse } from '../shared/permit-horse'
 import { aimed } from './pen-slice'
 import type { PenView } from './use-pen'
 

@@ -1,7 +1,7 @@
 import type { Line } from '@still-pine/contract'
 import { offersFor, permit, type Offers, type Permit, type PermitHorse } from '@still-pine/core/permit'
 import type { Program } from '@still-pine/core/program'
-import { permitHorse } from '../horse/permit-horse'
+import { permitHorse } from '../shared/permit-horse'
 import type { PenState } from './pen-slice'
 
 /** The horse with what was just confirmed in this pen, which the Line hears of a little later. */

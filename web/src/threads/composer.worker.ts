@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import { planSession, todayFrom, type Asked, type Given, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { expose } from 'comlink'
-import { viewsIn } from '../horse/views-in'
+import { viewsIn } from '../shared/views-in'
 
 /** What of a Line a plan is made from. */
 export type Planned = Pick<Line, 'tracks' | 'facts' | 'day'>

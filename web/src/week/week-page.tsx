@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { useQuery } from '../app/client'
-import { Loading } from '../ui/loading'
-import { shortDay } from '../ui/words'
+import { Loading } from '../shared/loading'
+import { shortDay } from '../shared/words'
 
 /** Who was worked in the last seven days, and what goes stale. */
 const WeekPage = () => {

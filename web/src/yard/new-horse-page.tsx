@@ -3,9 +3,9 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useQuery, useCommand } from '../app/client'
-import { Loading } from '../ui/loading'
+import { Loading } from '../shared/loading'
 import { blankHorse, HorseFields } from './horse-form'
-import { SchoolPicker } from './schools/school-picker'
+import { SchoolPicker } from '../shared/school-picker'
 
 const Form = ({ today }: { today: string }) => {
   const navigate = useNavigate()

@@ -2,7 +2,7 @@ import type { Burst, SessionPlan, Wishes } from '@still-pine/core/plan'
 import { Popover } from 'radix-ui'
 import { MoreHorizontal } from 'lucide-react'
 import { Button } from '../../ui/button'
-import { shorter, swapped, unpinned, withPin } from './arrangement'
+import { shorter, swapped, unpinned, withPin } from '../../shared/arrangement'
 
 interface Props {
   readonly plan: SessionPlan

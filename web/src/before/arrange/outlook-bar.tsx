@@ -1,8 +1,8 @@
 import type { CircumstanceKind, Circumstances } from '@still-pine/core/circumstances'
-import { Picker } from '../../after/pickers'
+import { Picker } from '../../shared/pickers'
 import { CircumstancePickers, KitField } from '../../circumstances/circumstance-pickers'
-import { PlacePicker } from '../../pen/place-picker'
-import type { Arrangement } from './arrangement'
+import { PlacePicker } from '../../shared/place-picker'
+import type { Arrangement } from '../../shared/arrangement'
 
 const MINUTES = [10, 15, 20, 25, 30]
 

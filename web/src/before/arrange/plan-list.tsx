@@ -2,7 +2,7 @@ import type { SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { SortableList, SortableRow } from '../../ui/sortable'
 import { BurstRow } from '../burst-row'
-import { moved, type Arrangement } from './arrangement'
+import { moved, type Arrangement } from '../../shared/arrangement'
 import { BurstMenu } from './burst-menu'
 
 interface Props {

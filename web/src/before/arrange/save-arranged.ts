@@ -3,7 +3,7 @@ import { keepArranged } from '@still-pine/device'
 import { v7 as uuid } from 'uuid'
 import { api } from '../../app/client'
 import type { store } from '../../app/store'
-import { rememberOfTheDay, type Arrangement } from './arrangement'
+import { rememberOfTheDay, type Arrangement } from '../../shared/arrangement'
 
 type Item = Extract<BatchItem, { do: 'arrange' }>
 

@@ -12,9 +12,9 @@ import {
   isTouched,
   plannedFor,
   type Arrangement,
-} from './arrangement'
+} from '../../shared/arrangement'
 import { saveArranged } from './save-arranged'
-import { useSuits } from './use-suits'
+import { useSuits } from '../../shared/use-suits'
 
 export interface ArrangedPlan {
   readonly plan: SessionPlan

@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { postsAt, type Program } from '@still-pine/core/program'
-import { VERDICTS } from '../../ui/words'
+import { VERDICTS } from '../../shared/words'
 import type { Post } from './layout'
 
 type Gate = Line['gates'][number]

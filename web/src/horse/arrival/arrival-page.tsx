@@ -10,12 +10,12 @@ import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
-import { Loading } from '../../ui/loading'
-import { HorseHeader } from '../horse-header'
-import { useHorse } from '../use-horse'
-import { permitHorse } from '../permit-horse'
+import { Loading } from '../../shared/loading'
+import { HorseHeader } from '../../shared/horse-header'
+import { useHorse } from '../../shared/use-horse'
+import { permitHorse } from '../../shared/permit-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
-import { ArrivalSheet } from './arrival-result'
+import { ArrivalSheet } from '../../shared/arrival-result'
 
 interface RunningProps {
   readonly line: Line

@@ -10,7 +10,7 @@ import { useState } from 'react'
 import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useCommand, wordsFor } from '../../app/client'
-import { Picker } from '../../after/pickers'
+import { Picker } from '../../shared/pickers'
 import { Button } from '../../ui/button'
 import { Field, INPUT, Notice } from '../../ui/field'
 

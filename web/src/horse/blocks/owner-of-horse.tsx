@@ -1,6 +1,6 @@
 import { toast } from '../../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
-import { Picker } from '../../after/pickers'
+import { Picker } from '../../shared/pickers'
 
 /** Whose horse it is: they may read its reports, and nothing else. */
 export const OwnerOfHorse = ({ horseId }: { horseId: string }) => {

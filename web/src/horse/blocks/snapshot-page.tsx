@@ -3,9 +3,9 @@ import { Link, useParams } from 'react-router'
 import { useQuery } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Notice } from '../../ui/field'
-import { Loading } from '../../ui/loading'
-import { useHorse } from '../use-horse'
-import { SnapshotSheet } from './snapshot-sheet'
+import { Loading } from '../../shared/loading'
+import { useHorse } from '../../shared/use-horse'
+import { SnapshotSheet } from '../../shared/snapshot-sheet'
 
 /** One printed sheet: how a horse stood when a block was closed. */
 const SnapshotPage = () => {

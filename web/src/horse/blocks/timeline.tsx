@@ -1,7 +1,7 @@
 import type { Block } from '@still-pine/contract'
 import { daysBetween } from '@still-pine/core/answer'
 import { BLOCK_WORDS, type BlockKind } from '@still-pine/core/blocks'
-import { fullDay } from '../../ui/words'
+import { fullDay } from '../../shared/words'
 
 const FILL: Readonly<Record<BlockKind, string>> = {
   handling: 'var(--way-fill)',

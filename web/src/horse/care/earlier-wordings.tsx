@@ -1,4 +1,4 @@
-import { longDay } from '../../ui/words'
+import { longDay } from '../../shared/words'
 
 interface Earlier {
   readonly at: string

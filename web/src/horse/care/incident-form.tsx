@@ -7,7 +7,7 @@ import { useQuery } from '../../app/client'
 import { keepHere } from '../../offline/keep'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
-import { HURT_WORDS, INCIDENT_WORDS } from './incident-words'
+import { HURT_WORDS, INCIDENT_WORDS } from '../../shared/incident-words'
 
 type Form = IncidentTold
 

@@ -9,7 +9,7 @@ import {
   type Moment,
 } from '@still-pine/core/evidence'
 import { ago, upperFirst } from '@still-pine/core/readiness'
-import { shortDay } from '../../ui/words'
+import { shortDay } from '../../shared/words'
 
 const LAST = 8
 

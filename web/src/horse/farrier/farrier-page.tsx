@@ -5,9 +5,9 @@ import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
 import { useCare } from '../use-care'
 import { Button } from '../../ui/button'
-import { Loading } from '../../ui/loading'
-import { longDay, VERDICTS } from '../../ui/words'
-import { useHorse } from '../use-horse'
+import { Loading } from '../../shared/loading'
+import { longDay, VERDICTS } from '../../shared/words'
+import { useHorse } from '../../shared/use-horse'
 import { avoidWords, FEET, footWords, helpWords } from './farrier-words'
 
 /** Standing and being tied matter to a farrier as much as the feet. */

@@ -2,7 +2,7 @@ import type { Line } from '@still-pine/contract'
 import { PLACE_WORDS } from '@still-pine/core/answer'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { sideAfter } from '../../ui/words'
+import { sideAfter } from '../../shared/words'
 
 type Gate = Line['gates'][number]
 

@@ -2,7 +2,7 @@ import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { sideAfter, STATE_WORDS } from '../../ui/words'
+import { sideAfter, STATE_WORDS } from '../../shared/words'
 
 type Gate = Line['gates'][number]
 

@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { Field, INPUT } from '../../ui/field'
-import { VERDICTS } from '../../ui/words'
+import { VERDICTS } from '../../shared/words'
 
 type Gate = Line['gates'][number]
 

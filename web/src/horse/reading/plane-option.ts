@@ -2,7 +2,7 @@ import { chancePercent, percent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import type { EChartsCoreOption } from 'echarts/core'
 import { colour } from '../../drawing/chart'
-import { sideAfter } from '../../ui/words'
+import { sideAfter } from '../../shared/words'
 
 /** Tracks of which enough is known to say where they stand. */
 export type Placed = Line['tracks'][number] & { readonly name: string }

@@ -4,8 +4,8 @@ import type { Program } from '@still-pine/core/program'
 import { recheckSheet, type RecheckSheet } from '@still-pine/core/recheck'
 import { useMemo } from 'react'
 import { useQuery } from '../../app/client'
-import { permitHorse } from '../permit-horse'
-import { viewsIn } from '../views-in'
+import { permitHorse } from '../../shared/permit-horse'
+import { viewsIn } from '../../shared/views-in'
 
 /** The last day before today on which anything was asked. */
 const lastDayBefore = (line: Line): string | null =>

@@ -3,8 +3,8 @@ import { count, daysBetween, percent } from '@still-pine/core/answer'
 import { wilson } from '@still-pine/core/evidence'
 import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
-import { Loading } from '../../ui/loading'
-import { shortDay, sideAfter, STATE_WORDS, VERDICTS } from '../../ui/words'
+import { Loading } from '../../shared/loading'
+import { shortDay, sideAfter, STATE_WORDS, VERDICTS } from '../../shared/words'
 import { EmptyYard } from '../empty-yard'
 
 type Row = YardReading['horses'][number]

@@ -1,7 +1,7 @@
 import { toast } from '../../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../ui/words'
+import { clock, longDay } from '../../shared/words'
 
 /** The browsers people signed in on; a lost phone is cut off here. */
 export const Devices = () => {

@@ -2,8 +2,8 @@ import type { BatchItem } from '@still-pine/contract'
 import { calmWord, count, gradeWord } from '@still-pine/core/answer'
 import { circumstancesInWords } from '@still-pine/core/circumstances'
 import { CATALOGUE } from '@still-pine/core/program'
-import { INCIDENT_WORDS } from '../../horse/care/incident-words'
-import { sideAfter } from '../../ui/words'
+import { INCIDENT_WORDS } from '../../shared/incident-words'
+import { sideAfter } from '../../shared/words'
 
 /** What an entry of the outbox is, in words. */
 export const itemWords = (item: BatchItem): string => {

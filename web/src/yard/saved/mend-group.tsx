@@ -2,7 +2,7 @@ import { knownStep, markOf, rungAt, type Program } from '@still-pine/core/progra
 import type { Side } from '@still-pine/core/answer'
 import type { TodayRow } from '@still-pine/contract'
 import { useState } from 'react'
-import { Picker, RungPicker, SidePicker } from '../../after/pickers'
+import { Picker, RungPicker, SidePicker } from '../../shared/pickers'
 import { useQuery } from '../../app/client'
 import {
   asAnswerTo,

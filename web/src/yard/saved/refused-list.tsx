@@ -2,7 +2,7 @@ import type { TodayRow } from '@still-pine/contract'
 import { toast } from '../../ui/toast'
 import { bySession, device, remedyFor, saidAt, type Waiting } from '@still-pine/device'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../ui/words'
+import { clock, longDay } from '../../shared/words'
 import { groupWords, itemWords } from './item-words'
 import { MendGroup } from './mend-group'
 

@@ -4,7 +4,7 @@ import { useInstallOffer } from '../../app/install-offer'
 import { device, makeRoom } from '@still-pine/device'
 import { useLiveQuery } from '../../offline/use-live-query'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../ui/words'
+import { clock, longDay } from '../../shared/words'
 
 const GIGA = 1_000_000_000
 

@@ -1,6 +1,6 @@
 import type { TodayRow } from '@still-pine/contract'
 import { bySession, saidAt, type Waiting } from '@still-pine/device'
-import { clock, longDay } from '../../ui/words'
+import { clock, longDay } from '../../shared/words'
 import { groupWords, itemWords } from './item-words'
 
 /** What waits for signal, by session. */

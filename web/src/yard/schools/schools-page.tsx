@@ -14,7 +14,7 @@ import {
 import { useSearchParams } from 'react-router'
 import { mayDo } from '@still-pine/contract/rights'
 import { useQuery } from '../../app/client'
-import { Picker } from '../../after/pickers'
+import { Picker } from '../../shared/pickers'
 import { OwnSchools } from './own-schools'
 
 const PARTS = Object.entries(MANNER_PARTS) as [MannerPart, string][]

@@ -1,9 +1,9 @@
 import type { Settings } from '@still-pine/contract'
 import { pressLagFrom } from '@still-pine/core/answer'
 import { useEffect, useRef, useState } from 'react'
-import { toast } from '../ui/toast'
-import { useCommand, wordsFor } from '../app/client'
-import { Button } from '../ui/button'
+import { toast } from '../../ui/toast'
+import { useCommand, wordsFor } from '../../app/client'
+import { Button } from '../../ui/button'
 
 /** When the signs come, in seconds: five in ten, never in a rhythm. */
 const SIGNS_AT = [1.4, 3.5, 4.9, 7.2, 9.1]

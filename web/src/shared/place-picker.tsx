@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useQuery } from '../app/client'
-import { Picker } from '../after/pickers'
+import { Picker } from './pickers'
 import { whereNow, workAt } from './where'
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { Arrival } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
-import { fullDay } from '../../ui/words'
+import { fullDay } from './words'
 
 const namesOf = (steps: readonly { readonly name: string }[]): string =>
   steps.map(({ name }) => name).join(', ')

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { MIDDLE, OUTLINE } from '../drawing/plan-view/outline'
+import { MIDDLE, OUTLINE } from '../../drawing/plan-view/outline'
 
 /** Where the neck bends, on the drawing of the animal from above. */
 const BEND_AT = 300

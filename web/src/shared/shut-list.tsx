@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { Link } from 'react-router'
-import { withDays } from '../ui/words'
+import { withDays } from './words'
 
 interface Props {
   readonly horseId: string

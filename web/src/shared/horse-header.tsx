@@ -2,7 +2,7 @@ import type { Horse } from '@still-pine/contract'
 import { ageBounds } from '@still-pine/core/facts'
 import { useEffect, useRef } from 'react'
 import { Link, NavLink, useLocation } from 'react-router'
-import { ageWords } from '../ui/words'
+import { ageWords } from './words'
 
 const TABS = [
   ['', 'Line'],

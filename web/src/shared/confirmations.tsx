@@ -2,8 +2,8 @@ import type { Line } from '@still-pine/contract'
 import type { Confirmation } from '@still-pine/core/facts'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useQuery } from '../../app/client'
-import { keepHere } from '../../offline/keep'
+import { useQuery } from '../app/client'
+import { keepHere } from '../offline/keep'
 
 export const CONFIRM: Readonly<Record<Confirmation, string>> = {
   helper: 'A second person is here',

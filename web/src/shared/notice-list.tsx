@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { withDays } from '../ui/words'
+import { withDays } from './words'
 
 const TONE = {
   stop: 'border-stop text-stop font-bold',

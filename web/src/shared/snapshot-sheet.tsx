@@ -1,6 +1,6 @@
 import type { Block } from '@still-pine/contract'
 import { count, chancePercent } from '@still-pine/core/answer'
-import { fullDay, sideAfter, STATE_WORDS } from '../../ui/words'
+import { fullDay, sideAfter, STATE_WORDS } from './words'
 
 type Snapshot = NonNullable<Block['snapshot']>
 

@@ -1,5 +1,5 @@
 import { wordsFor } from '../app/client'
-import { Button } from './button'
+import { Button } from '../ui/button'
 
 /** What stands where something is being fetched, or could not be. */
 export const Loading = ({ error, retry }: { error?: unknown; retry?: () => void }) =>

@@ -1,7 +1,7 @@
 import { SCHOOLS } from '@still-pine/core/program'
 import { Link } from 'react-router'
-import { useQuery } from '../../app/client'
-import { Field, INPUT } from '../../ui/field'
+import { useQuery } from '../app/client'
+import { Field, INPUT } from '../ui/field'
 
 interface Props {
   readonly school: string

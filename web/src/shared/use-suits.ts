@@ -1,5 +1,5 @@
 import type { Outlook } from '@still-pine/core/plan'
-import { useQuery } from '../../app/client'
+import { useQuery } from '../app/client'
 
 /** What the place of this name suits; `null` where none was chosen. */
 export const useSuits = (where: string | null): Outlook['suits'] => {
