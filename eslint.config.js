@@ -25,6 +25,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ['*/src/**/*.ts', '*/src/**/*.tsx', '*/tests/**/*.ts', 'e2e/*.ts'],
+    languageOptions: {
+      parserOptions: { project: '*/tsconfig*.json', tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false, arguments: false } },
+      ],
+      '@typescript-eslint/await-thenable': 'error',
+    },
+  },
+  {
     // The rows of a table of facts; an error handler of Express is known by its four.
     files: ['**/*.test.ts', 'server/src/http/problems.ts'],
     rules: { '@typescript-eslint/max-params': ['error', { max: 6 }] },
