@@ -66,9 +66,10 @@ const fingerprint = (sources, files) => {
   return hash.digest('hex')
 }
 
+const esbuild = () => import(pathToFileURL(join(ROOT, 'node_modules/esbuild/lib/main.js')).href)
+
 /** Our own workspaces are bundled, everything from npm stays where it is. */
-const bundle = async (entry, outfile) => {
-  const { build } = await import(pathToFileURL(join(ROOT, 'node_modules/esbuild/lib/main.js')).href)
+const bundling = (entry, outfile) => {
   const external = {
     name: 'npm-stays-out',
     setup: (b) =>
@@ -76,7 +77,7 @@ const bundle = async (entry, outfile) => {
         path.startsWith('@still-pine/') ? undefined : { path, external: true },
       ),
   }
-  await build({
+  return {
     entryPoints: [join(ROOT, entry)],
     outfile: join(ROOT, outfile),
     bundle: true,
@@ -86,8 +87,10 @@ const bundle = async (entry, outfile) => {
     sourcemap: true,
     logLevel: 'warning',
     plugins: [external],
-  })
+  }
 }
+
+const bundle = async (entry, outfile) => (await esbuild()).build(bundling(entry, outfile))
 
 /** Runs `build` unless nothing changed since it last ran. */
 const buildOnce = async ({ sources, files, stamp }, build) => {
@@ -122,6 +125,22 @@ const bundleServer = async () => {
 /** The server alone, for commands that show nothing. */
 export const buildServer = () => buildOnce(SERVER, bundleServer)
 
+export const buildDemo = () => bundle('demo/src/load.ts', 'demo/dist/load.js')
+
+/** Builds the server now and whenever its code changes; tells when it was built. */
+export const watchServer = async (onBuilt) => {
+  await bundle('server/src/threads/work.ts', 'server/dist/work.js')
+  const options = bundling('server/src/main.ts', 'server/dist/main.js')
+  const told = {
+    name: 'told',
+    setup: (b) => b.onEnd(({ errors }) => void (errors.length === 0 && onBuilt())),
+  }
+  const context = await (await esbuild()).context({ ...options, plugins: [...options.plugins, told] })
+  // Builds at once, and then at every change.
+  await context.watch()
+  return context
+}
+
 export const buildBench = () => bundle('bench/src/main.ts', 'bench/dist/main.js')
 
 const bundlePages = (folder) =>
@@ -140,7 +159,7 @@ const buildProduct = async () => {
   // After the interface, for its build empties the folder.
   bundlePages('stand-ins')
   await bundleServer()
-  await bundle('demo/src/load.ts', 'demo/dist/load.js')
+  await buildDemo()
 }
 
 export const buildAll = () => buildOnce(PRODUCT, buildProduct)
