@@ -1,3 +1,4 @@
+import a11y from 'eslint-plugin-jsx-a11y'
 import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
@@ -64,6 +65,18 @@ export default tseslint.config(
         'error',
         { name: 'fetch', message: 'Ask the server through the api slice or the outbox.' },
       ],
+    },
+  },
+  {
+    files: ['web/src/**/*.tsx', 'stand-ins/src/**/*.tsx'],
+    ...a11y.flatConfigs.recommended,
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      // A panel that a person has just opened takes the focus (WAI-ARIA Authoring Practices, dialog).
+      'jsx-a11y/no-autofocus': 'off',
+      // What scrolls can be reached by keyboard (axe, scrollable-region-focusable).
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { tags: ['ul'], roles: ['group', 'tabpanel'] }],
+      'jsx-a11y/label-has-associated-control': ['error', { depth: 4 }],
     },
   },
   {

@@ -4,6 +4,7 @@ import { execFileSync } from 'node:child_process'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, relative } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { writeLicences } from './licences.mjs'
 import { ROOT } from './folders.mjs'
 import { say } from './say.mjs'
 
@@ -158,6 +159,7 @@ const buildProduct = async () => {
   bundlePages('web')
   // After the interface, for its build empties the folder.
   bundlePages('stand-ins')
+  writeLicences(join(ROOT, 'web/dist/licences.txt'))
   await bundleServer()
   await buildDemo()
 }

@@ -13,7 +13,9 @@ interface SyncEvent extends ExtendableEvent {
 precacheAndRoute(self.__WB_MANIFEST)
 cleanupOutdatedCaches()
 registerRoute(
-  new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/stand-ins\//] }),
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), {
+    denylist: [/^\/api\//, /^\/stand-ins\//, /^\/licences\.txt$/],
+  }),
 )
 
 // A page that was open before the first visit was over is helped at once.

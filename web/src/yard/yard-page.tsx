@@ -238,6 +238,11 @@ const YardPage = () => {
         </div>
         <SettingsForm settings={me.person.settings} />
       </div>
+      <p className="text-quiet">
+        <a className="inline-flex min-h-11 items-center underline" href="/licences.txt">
+          Licences of what Still Pine is built from
+        </a>
+      </p>
     </main>
   )
 }

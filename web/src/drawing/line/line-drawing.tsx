@@ -54,6 +54,8 @@ export const LineDrawing = ({ program, line }: { program: Program; line: Line })
   }, [ref, isStrip, width, furthest, line.horse.id])
   const focused = program.steps.find(({ key }) => key === focus)
   return (
+    // The keys and the pointer belong to the links in it; here they are heard together.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <section
       aria-label="The Line"
       className="flex flex-col gap-2"
