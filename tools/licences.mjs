@@ -6,9 +6,9 @@ import { ROOT } from './folders.mjs'
 const LICENCE_FILE = /^(licen[cs]e|copying|notice)/i
 
 const textsIn = (folder) =>
-  readdirSync(folder)
-    .filter((name) => LICENCE_FILE.test(name))
-    .map((name) => readFileSync(join(folder, name), 'utf8').trim())
+  readdirSync(folder, { withFileTypes: true })
+    .filter((entry) => entry.isFile() && LICENCE_FILE.test(entry.name))
+    .map(({ name }) => readFileSync(join(folder, name), 'utf8').trim())
 
 /** Packages that ship, by the lock file: neither ours nor only for building and testing. */
 const shipped = () => {
