@@ -1,11 +1,11 @@
 import type { AnswerDetails } from '@still-pine/contract'
-import type { Place } from '@still-pine/core/answer'
+import type { PlaceByHorse } from '@still-pine/core/answer'
 import { handOn, thingsOf, ZONE_KEYS, type Zone } from '@still-pine/core/coverage'
 import type { LoggedAnswer } from '@still-pine/core/herd'
 import { stepOf, type Program } from '@still-pine/core/program'
 
 /** What lies within reach from each place. */
-const WITHIN_REACH: Readonly<Record<Place, readonly Zone[]>> = {
+const WITHIN_REACH: Readonly<Record<PlaceByHorse, readonly Zone[]>> = {
   1: ['forehead', 'muzzle', 'poll'],
   2: ['cheek', 'ear', 'neck'],
   3: ['neck', 'shoulder', 'wither', 'front-leg'],

@@ -6,7 +6,7 @@ import type { Change, Session, SessionChanges } from '@still-pine/contract'
 import type { SessionDay } from './parts'
 
 /** What was answered in a session, per step and side. */
-export type Asked = ReadonlyMap<string, number>
+export type AnswersByTrack = ReadonlyMap<string, number>
 
 /** A change of chance this small is not worth a line. */
 const NOTICEABLE = 0.03
@@ -14,7 +14,7 @@ const NOTICEABLE = 0.03
 const changesBetween = (
   program: Program,
   before: Views,
-  { after, asked }: { after: Views; asked: Asked },
+  { after, asked }: { after: Views; asked: AnswersByTrack },
 ): Change[] =>
   program.steps.flatMap((step) =>
     sidesOf(step).flatMap((side): Change[] => {
@@ -50,7 +50,7 @@ const tracksOf = (plan: SessionPlan): readonly { step: string; side: Side }[] =>
 const leftOut = (
   program: Program,
   promised: readonly { readonly step: string; readonly side: Side }[],
-  asked: Asked,
+  asked: AnswersByTrack,
 ): string[] =>
   promised
     .filter(({ step, side }) => !asked.has(trackKey(step, side)))
@@ -76,7 +76,7 @@ const nextTime = (
 
 interface Told extends SessionDay {
   readonly program: Program
-  readonly asked: Asked
+  readonly asked: AnswersByTrack
   readonly session: Session
 }
 

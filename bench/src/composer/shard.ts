@@ -1,5 +1,5 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { STANDARD_LAW, type Law } from '@still-pine/core/learning'
+import { STANDARD_LAW, type LearningLaw } from '@still-pine/core/learning'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { drawnNature } from '../../../core/tests/trial/herd'
 import { pathTo } from '../../../core/tests/trial/path-to'
@@ -11,19 +11,19 @@ export const PLANNER_NAMES = Object.keys(PLANNERS) as PlannerName[]
 
 /** What is changed of the law the horses learn by; the planners always reckon with the standard one. */
 export interface Change {
-  readonly constant: keyof Law | null
+  readonly constant: keyof LearningLaw | null
   readonly by: number
 }
 
 export const CHANGES: readonly Change[] = [
   { constant: null, by: 1 },
-  ...(Object.keys(STANDARD_LAW) as (keyof Law)[]).flatMap((constant) => [
+  ...(Object.keys(STANDARD_LAW) as (keyof LearningLaw)[]).flatMap((constant) => [
     { constant, by: 0.5 },
     { constant, by: 1.5 },
   ]),
 ]
 
-const changedLaw = ({ constant, by }: Change): Law =>
+const changedLaw = ({ constant, by }: Change): LearningLaw =>
   constant === null ? STANDARD_LAW : { ...STANDARD_LAW, [constant]: STANDARD_LAW[constant] * by }
 
 /** How one made-up horse fared under each planner. */

@@ -11,7 +11,7 @@ export type Grade = 0 | 1 | 2 | 3 | 4
 export type Calm = 0 | 1 | 2
 
 /** Where the person stood: 1 in front of the face, round to 5 behind the tail. */
-export type Place = 1 | 2 | 3 | 4 | 5
+export type PlaceByHorse = 1 | 2 | 3 | 4 | 5
 
 /** A calendar day in the yard's time zone, `2026-05-14`. */
 export type Day = string
@@ -31,7 +31,7 @@ export interface Answer {
   readonly recalled: boolean
   /** Offered without being asked: kept, but no evidence. */
   readonly uncued: boolean
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   /** Whether the horse was moving when it answered. */
   readonly moving: boolean
 }
@@ -39,7 +39,7 @@ export interface Answer {
 /** Nothing special noted: seen at first hand, asked for, no place, standing. */
 export const PLAIN = { byChance: false, recalled: false, uncued: false, place: null, moving: false } as const
 
-export const PLACES: readonly Place[] = [1, 2, 3, 4, 5]
+export const PLACES: readonly PlaceByHorse[] = [1, 2, 3, 4, 5]
 
 /** An answer that is evidence at half weight. */
 export const isHalfWeight = (answer: Answer): boolean => answer.byChance || answer.recalled

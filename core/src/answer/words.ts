@@ -1,4 +1,4 @@
-import type { Calm, Grade, Kind, Place, Side } from './answer'
+import type { Calm, Grade, Kind, PlaceByHorse, Side } from './answer'
 
 /** The grade in the trade's words; each kind of step has its own. */
 export const GRADE_WORDS: Record<Kind, readonly [string, string, string, string, string]> = {
@@ -13,7 +13,7 @@ export const CALM_WORDS: readonly [string, string, string] = ['loose', 'watchful
 
 export const calmWord = (calm: Calm): string => CALM_WORDS[calm]
 
-export const PLACE_WORDS: Record<Place, string> = {
+export const PLACE_WORDS: Record<PlaceByHorse, string> = {
   1: 'in front of the face',
   2: 'to the side, ahead of the eye',
   3: 'between eye and shoulder',

@@ -7,7 +7,7 @@ export interface Normal {
 }
 
 /** What a step needs before it counts as sure: chance and its low end, and the calm chance. */
-export interface Need {
+export interface Thresholds {
   readonly chance: number
   readonly low: number
   readonly calm: number
@@ -31,7 +31,7 @@ export interface Model {
   readonly learning: Readonly<Record<Kind, Normal>>
   /** Half-life of what was learnt, in days: base · (1 + perDay · days worked), at most `max`. */
   readonly halfLife: { readonly base: number; readonly perDay: number; readonly max: number }
-  readonly solid: Readonly<Record<Kind, Need & { readonly days: number; readonly atRung: number }>>
+  readonly solid: Readonly<Record<Kind, Thresholds & { readonly days: number; readonly atRung: number }>>
 }
 
 export const STANDARD_MODEL: Model = {
@@ -56,4 +56,4 @@ export const STANDARD_MODEL: Model = {
 }
 
 /** The need of a step a neck hangs on. */
-export const NECK_NEED: Need = { chance: 0.9, low: 0.75, calm: 0.85 }
+export const NECK_NEED: Thresholds = { chance: 0.9, low: 0.75, calm: 0.85 }

@@ -1,10 +1,10 @@
-import { PLACES, type Place, type Side } from '../answer'
+import { PLACES, type PlaceByHorse, type Side } from '../answer'
 import { holdOf, tellsOf, type Hold, type Spot } from './hold'
 
 /** What a step was shown from one place on one side; `null` is never. */
 export interface Covered {
   readonly side: Side
-  readonly place: Place
+  readonly place: PlaceByHorse
   readonly still: Hold | null
   readonly moving: Hold | null
 }

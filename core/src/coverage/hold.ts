@@ -1,4 +1,4 @@
-import { isLight, isTight, type Calm, type Grade, type Place, type Side } from '../answer'
+import { isLight, isTight, type Calm, type Grade, type PlaceByHorse, type Side } from '../answer'
 import type { Zone } from './zones'
 
 /** The last answer of a step on a rung, somewhere on the animal and from somewhere. */
@@ -10,7 +10,7 @@ export interface Spot {
   readonly calm: Calm | null
   /** The calendar day in the yard's time zone. */
   readonly day: string
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   readonly zone: Zone | null
   readonly moving: boolean
 }

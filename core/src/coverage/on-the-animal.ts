@@ -1,4 +1,4 @@
-import type { Place, Side } from '../answer'
+import type { PlaceByHorse, Side } from '../answer'
 import { holdOf, tellsOf, type Hold, type Spot } from './hold'
 import type { Thing } from './things'
 import type { Zone } from './zones'
@@ -14,7 +14,7 @@ const lastStepHold = (spots: readonly Spot[]): StepHold => {
   return { step, ...holdOf(spots.filter((spot) => spot.step === step))! }
 }
 
-const holdsBy = <K extends Zone | Place>(
+const holdsBy = <K extends Zone | PlaceByHorse>(
   spots: readonly Spot[],
   thing: Thing,
   { side, where }: { side: Side; where: (spot: Spot) => K | null },
@@ -36,5 +36,8 @@ export const zoneHolds = (spots: readonly Spot[], thing: Thing, side: Side): Rea
   holdsBy(spots, thing, { side, where: ({ zone }) => zone })
 
 /** How far a thing holds from each place to stand on a side, wherever on the animal it was. `spots` are oldest first. */
-export const placeHolds = (spots: readonly Spot[], thing: Thing, side: Side): ReadonlyMap<Place, StepHold> =>
-  holdsBy(spots, thing, { side, where: ({ place }) => place })
+export const placeHolds = (
+  spots: readonly Spot[],
+  thing: Thing,
+  side: Side,
+): ReadonlyMap<PlaceByHorse, StepHold> => holdsBy(spots, thing, { side, where: ({ place }) => place })

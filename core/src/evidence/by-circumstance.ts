@@ -7,16 +7,18 @@ export interface CircumstanceGroup extends Group {
   readonly kind: Circumstance['kind']
 }
 
-type Asked = Pick<Prediction, 'chance' | 'light'> & { readonly answer: { readonly sessionId: string } }
+type SessionOutcome = Pick<Prediction, 'chance' | 'light'> & {
+  readonly answer: { readonly sessionId: string }
+}
 
 const plain = ({ kind, value }: Circumstance): string => (kind === 'kit' ? plainKit(value) : value)
 
 /** First asks summed up by what was noted of their sessions, by kind and then by value. */
 export const byCircumstance = (
-  predictions: readonly Asked[],
+  predictions: readonly SessionOutcome[],
   sessions: readonly { readonly id: string; readonly circumstances: Circumstances }[],
 ): readonly CircumstanceGroup[] => {
-  const bySession = new Map<string, Asked[]>()
+  const bySession = new Map<string, SessionOutcome[]>()
   for (const asked of predictions) {
     const { sessionId } = asked.answer
     bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), asked])

@@ -68,7 +68,7 @@ const predictionsBefore = (
 }
 
 /** A horse's tracks after some answers, and every prediction on the way with the answer it was made for. */
-export interface Judged<T> {
+export interface Replay<T> {
   readonly records: ReadonlyMap<TrackKey, TrackRecord>
   readonly predictions: readonly (Prediction & Evening & { readonly answer: T })[]
   /** Days that were begun before these answers, and how the tracks stand after them now. */
@@ -83,7 +83,7 @@ export const predictingOn = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
   { before, answers }: { before: Records; answers: readonly T[] },
-): Judged<T> => {
+): Replay<T> => {
   const records = new Map(before)
   const evenings: Evening[] = []
   const keepEvening = (key: TrackKey): void => {
@@ -114,4 +114,4 @@ export const replayPredicting = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
   answers: readonly T[],
-): Judged<T> => predictingOn(model, program, { before: new Map(), answers })
+): Replay<T> => predictingOn(model, program, { before: new Map(), answers })

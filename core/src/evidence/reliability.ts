@@ -2,7 +2,7 @@ import { percent } from '../answer'
 import { wilson, type Interval } from './interval'
 import type { Prediction } from './predictions'
 
-type Judged = Pick<Prediction, 'chance' | 'light'>
+type Outcome = Pick<Prediction, 'chance' | 'light'>
 
 /** Predictions of one tenth summed up, so that those of many horses can be added without being read again. */
 export interface TenthTally {
@@ -18,13 +18,13 @@ export interface TenthTally {
 }
 
 /** The tenth a chance lies in. */
-const tenthOf = ({ chance }: Judged): number => Math.min(9, Math.floor(chance * 10))
+const tenthOf = ({ chance }: Outcome): number => Math.min(9, Math.floor(chance * 10))
 
 const sumOf = <T>(items: readonly T[], value: (item: T) => number): number =>
   items.reduce((sum, item) => sum + value(item), 0)
 
 /** Predictions summed up by their tenths. */
-export const talliesOf = (all: readonly Judged[]): readonly TenthTally[] =>
+export const talliesOf = (all: readonly Outcome[]): readonly TenthTally[] =>
   Array.from({ length: 10 }, (_, tenth) => {
     const own = all.filter((one) => tenthOf(one) === tenth)
     return {

@@ -1,4 +1,4 @@
-import { isDay, type Answer, type Calm, type Grade, type Kind, type Place, type Side } from '../answer'
+import { isDay, type Answer, type Calm, type Grade, type Kind, type PlaceByHorse, type Side } from '../answer'
 import { readTable, type Fault } from './table'
 
 /** The columns of a log that can be judged by itself. */
@@ -115,7 +115,7 @@ const readRow = (line: number, cell: (column: LogColumn) => string): { row: LogR
     byChance: read.flag('by_chance'),
     recalled: read.flag('recalled'),
     uncued: read.flag('uncued'),
-    place: read.wholeOrEmpty('place', 1, 5) as Place | null,
+    place: read.wholeOrEmpty('place', 1, 5) as PlaceByHorse | null,
     moving: read.wholeOrEmpty('moving', 0, 1) === 1,
   }
   return { row, faults: read.faults }

@@ -1,4 +1,4 @@
-import type { Day, Place, Side } from '../answer'
+import type { Day, PlaceByHorse, Side } from '../answer'
 import type { Model } from '../belief'
 import { judge, replay, type State } from '../readiness'
 import type { LogRow } from './answer-log'
@@ -19,7 +19,7 @@ export interface JudgedTrack {
   readonly holdsToRung: number
   readonly openAt: number
   readonly asksNeeded: number | null
-  readonly placesMissing: readonly Place[]
+  readonly placesMissing: readonly PlaceByHorse[]
   readonly movingMissing: number
   readonly answers: number
 }

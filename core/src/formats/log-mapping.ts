@@ -6,7 +6,7 @@ import {
   type Calm,
   type Ending,
   type Grade,
-  type Place,
+  type PlaceByHorse,
   type Side,
 } from '../answer'
 import { ZONE_KEYS, ZONES, type Zone } from '../coverage'
@@ -106,7 +106,7 @@ export interface MappedAnswer {
   readonly byChance: boolean
   readonly recalled: boolean
   readonly uncued: boolean
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   readonly moving: boolean
   readonly session: string
   readonly person: string
@@ -200,11 +200,11 @@ const flagIn = (cell: Cell, field: LogField): boolean => {
   return YES.has(text)
 }
 
-const placeIn = (cell: Cell): Place | null => {
+const placeIn = (cell: Cell): PlaceByHorse | null => {
   const text = cell('place')
   if (text === '') return null
   if (!/^[1-5]$/.test(text)) throw new CellFault('place', text, '1 to 5, or nothing')
-  return Number(text) as Place
+  return Number(text) as PlaceByHorse
 }
 
 /** One of a list, by its key or its words, or nothing. */

@@ -1,6 +1,6 @@
 import { daysBetween, type Calm, type Day, type Grade, type Pace, type Side } from '../answer'
 import { calmAtMost, difficulty, gradeAtMost, keptShare, priorMeanWith, STANDARD_MODEL } from '../belief'
-import { gainOf, type Law } from '../learning'
+import { gainOf, type LearningLaw } from '../learning'
 import { sidesOf, stepOf, type Program, type Step } from '../program'
 import { trackKey, type TrackKey } from '../readiness'
 
@@ -19,7 +19,7 @@ interface SimulatedTrack {
 
 /** How one made-up horse comes to the yard. */
 export interface Nature {
-  readonly law: Law
+  readonly law: LearningLaw
   /** Added to the model's prior means on every track. */
   readonly ability: number
   readonly calm: number
@@ -80,7 +80,7 @@ export const changedBy = (horse: SimulatedHorse, by: { ability: number; calm: nu
 })
 
 /** Overnight learning and the wear of rest up to a new day. */
-const wokenOn = (track: SimulatedTrack, law: Law, day: Day): SimulatedTrack => {
+const wokenOn = (track: SimulatedTrack, law: LearningLaw, day: Day): SimulatedTrack => {
   if (track.lastDay === null) return { ...track, daysWorked: 1, lastDay: day }
   const { priorAbility, priorCalm } = STANDARD_MODEL
   const share = keptShare(STANDARD_MODEL, daysBetween(track.lastDay, day), track.daysWorked)

@@ -1,4 +1,4 @@
-import { addDays, PLACES, type Calm, type Day, type Grade, type Place, type Side } from '../answer'
+import { addDays, PLACES, type Calm, type Day, type Grade, type PlaceByHorse, type Side } from '../answer'
 import type { Burst } from '../plan'
 import { stepOf, type Step } from '../program'
 import { trackKey } from '../readiness'
@@ -12,7 +12,7 @@ export interface LoggedAnswer {
   readonly grade: Grade
   readonly calm: Calm
   readonly seconds: number
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   readonly moving: boolean
   /** Minutes after the session began. */
   readonly minute: number
@@ -33,7 +33,7 @@ const MINUTES_BETWEEN_ASKS = 0.4
 /** A made-up handler goes all round a horse: first where it is missing, then from place to place, and walks it. */
 const standFor = (
   step: Step,
-  missing: readonly Place[],
+  missing: readonly PlaceByHorse[],
   { ask, daysWorked }: { ask: number; daysWorked: number },
 ): Pick<LoggedAnswer, 'place' | 'moving'> =>
   step.allRound

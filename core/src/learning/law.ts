@@ -1,7 +1,7 @@
 import type { Calm } from '../answer'
 
 /** The constants of the one law that predicts what work will do. The product's own judgement. */
-export interface Law {
+export interface LearningLaw {
   /** Most that one ask can teach, when the chance is even: the horse's speed; the standard one is tuned, see decision 0014. */
   readonly speed: number
   /** Each further ask of a burst teaches this share of the one before. */
@@ -17,7 +17,7 @@ export interface Law {
   readonly nightShare: number
 }
 
-export const STANDARD_LAW: Law = {
+export const STANDARD_LAW: LearningLaw = {
   speed: 0.35,
   tiring: 0.85,
   tightShare: 0.5,
@@ -36,7 +36,11 @@ export interface Gain {
  * What the k-th ask of a burst (k from 1) teaches, asked where the chance of a light answer was `chance` and
  * answered with this calm: most is learnt where the answer is neither sure nor hopeless.
  */
-export const gainOf = (law: Law, k: number, { chance, calm }: { chance: number; calm: Calm }): Gain => {
+export const gainOf = (
+  law: LearningLaw,
+  k: number,
+  { chance, calm }: { chance: number; calm: Calm },
+): Gain => {
   if (chance < law.tooBig) return { ability: 0, calm: -law.worry }
   const full = law.speed * 4 * chance * (1 - chance) * law.tiring ** (k - 1)
   return calm === 2

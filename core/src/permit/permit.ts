@@ -13,13 +13,13 @@ const judge = (horse: PermitHorse, { step: key, rung }: Ask, on: Day): Permit =>
   return permitFrom([...RULES.flatMap((rule) => rule(asking)), ...gates(asking)])
 }
 
-interface Judged extends PermitHorse {
+interface RememberedPermits extends PermitHorse {
   readonly on: Day
   readonly permits: Map<string, Permit>
 }
 
 /** A plan asks the same again and again: what was said of a horse on a day is remembered with its views. */
-const judged = new WeakMap<Views, Judged>()
+const judged = new WeakMap<Views, RememberedPermits>()
 
 /**
  * Whether a horse may be asked a rung of a step on a day: yes; yes, once what it names is confirmed today; or no. Pure:

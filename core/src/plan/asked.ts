@@ -9,7 +9,7 @@ import type { Today } from './today'
 export const ASSUMED: Learner = { model: STANDARD_MODEL, law: STANDARD_LAW }
 
 /** What a plan is made for, beside the horse itself. */
-export interface Asked {
+export interface PlanRequest {
   readonly outlook?: Outlook
   readonly wishes?: Wishes
   readonly learner?: Learner

@@ -1,7 +1,7 @@
 import type { Day } from '../answer'
 import type { Program } from '../program'
 import type { Facts, Views } from '../readiness'
-import { ASSUMED, type Asked } from './asked'
+import { ASSUMED, type PlanRequest } from './asked'
 import { openingOf, type Opening } from './gate-asks'
 import { goalsOf } from './goals'
 import type { ClosedStep, OpenStep } from './open-steps'
@@ -31,7 +31,7 @@ export const fieldOf = (
     on,
     open,
     asked: { outlook = ORDINARY, learner = ASSUMED, aim, today = NOTHING_YET },
-  }: { facts: Facts; on: Day; open: readonly OpenStep[]; asked: Asked },
+  }: { facts: Facts; on: Day; open: readonly OpenStep[]; asked: PlanRequest },
 ): Field => {
   const goals = goalsOf(learner, program, { views, facts, on, ...(aim === undefined ? {} : { aim }) })
   const candidates: Candidate[] = []

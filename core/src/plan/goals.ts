@@ -49,7 +49,7 @@ const isBegun = (program: Program, views: Views, { guards }: Gate): boolean => {
   return step === undefined || ['rusty', 'solid'].includes(stepState(sideViews(views, step)))
 }
 
-interface Asked {
+interface GateNeed {
   readonly step: Step
   readonly rung: number
   readonly must: Must
@@ -61,7 +61,7 @@ interface Asked {
 const askedBy = (
   program: Program,
   views: Views,
-  { gate, weight, into }: { gate: Gate; weight: number; into: Map<string, Asked> },
+  { gate, weight, into }: { gate: Gate; weight: number; into: Map<string, GateNeed> },
 ): void => {
   const ask = (step: Step, rung: number, must: Must): void => {
     const known = into.get(step.key)
@@ -96,7 +96,7 @@ const askedBy = (
 const waitingFor = (
   program: Program,
   views: Views,
-  { asked, shut }: { asked: ReadonlyMap<string, Asked>; shut: ReadonlySet<Gate> },
+  { asked, shut }: { asked: ReadonlyMap<string, GateNeed>; shut: ReadonlySet<Gate> },
 ): ReadonlyMap<string, readonly string[]> => {
   const waits = new Map<string, string[]>()
   const add = (key: string, waiting: string): void =>
@@ -133,7 +133,7 @@ export const goalsOf = (
   program: Program,
   { views, facts, on, aim }: { views: Views; facts: Facts; on: Day; aim?: string },
 ): ReadonlyMap<string, Goal> => {
-  const asked = new Map<string, Asked>()
+  const asked = new Map<string, GateNeed>()
   const horse = { program, views, facts }
   // A gate that was gone through and has fallen shut is before the horse again.
   const hasFallenShut = (gate: Gate): boolean =>

@@ -1,4 +1,4 @@
-export type { Asked } from './asked'
+export type { PlanRequest } from './asked'
 export { BURST_MINUTES, NO_WISHES, type Burst, type Purpose, type SessionPlan, type Wishes } from './burst'
 export { gateChecks } from './gate-checks'
 export { gatesAhead } from './goals'

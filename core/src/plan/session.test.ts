@@ -16,7 +16,7 @@ import {
   type TrackRecord,
 } from '../readiness'
 import { ORDINARY } from './outlook'
-import type { Asked } from './asked'
+import type { PlanRequest } from './asked'
 import { planSession } from './session'
 import { todayFrom } from './today'
 
@@ -43,7 +43,7 @@ const byTime = (...logs: TrackedAnswer[][]): TrackedAnswer[] =>
 const planOf = (
   answers: readonly TrackedAnswer[],
   on: string,
-  { facts = {}, asked = {} }: { facts?: Partial<Facts>; asked?: Asked } = {},
+  { facts = {}, asked = {} }: { facts?: Partial<Facts>; asked?: PlanRequest } = {},
 ) =>
   planSession(
     FEET_FIRST,
@@ -223,7 +223,7 @@ describe('the shape of a session', () => {
 
 describe('what a session is planned for', () => {
   const { views, on } = workedHorse(FEET_FIRST, 16, 3)
-  const plan = (asked: Asked, facts: Partial<Facts> = {}) =>
+  const plan = (asked: PlanRequest, facts: Partial<Facts> = {}) =>
     planSession(FEET_FIRST, views, { facts: { ...FACTS, ...facts }, on, asked })
   const outlook = (change: Partial<typeof ORDINARY>) => plan({ outlook: { ...ORDINARY, ...change } })
 

@@ -2,7 +2,7 @@ import { count, type Day } from '../answer'
 import { holdOn, mostLoadDays, type Facts } from '../facts'
 import type { Gate, Program } from '../program'
 import type { Views } from '../readiness'
-import { ASSUMED, type Asked } from './asked'
+import { ASSUMED, type PlanRequest } from './asked'
 import { NO_WISHES, type SessionPlan } from './burst'
 import { burstFrom, lightAskFrom } from './burst-from'
 import { chosenParts, worthOfAll } from './chosen'
@@ -70,7 +70,7 @@ const restsBecause = ({ candidates, kept }: Field): string => {
 export const planSession = (
   program: Program,
   views: Views,
-  { facts, on, asked = {} }: { facts: Facts; on: Day; asked?: Asked },
+  { facts, on, asked = {} }: { facts: Facts; on: Day; asked?: PlanRequest },
 ): SessionPlan => {
   const { outlook = ORDINARY, wishes = NO_WISHES, learner = ASSUMED, today = NOTHING_YET } = asked
   const hold = holdOn(facts, on)

@@ -1,5 +1,5 @@
 import type { Model } from '../belief'
-import type { Law } from '../learning'
+import type { LearningLaw } from '../learning'
 import type { Step } from '../program'
 import { chancesAt, MEETS_CALM, needOf, WORK_CHANCE, type TrackView } from '../readiness'
 
@@ -9,7 +9,7 @@ export type Must = 'solid' | 'met'
 /** What is assumed of how this horse answers and learns. */
 export interface Learner {
   readonly model: Model
-  readonly law: Law
+  readonly law: LearningLaw
 }
 
 /** What a track lacks of its goal, each told in ordinary work days. */
@@ -32,7 +32,7 @@ const ASKS_A_DAY = 6
 const AVERAGE_SHARE = 0.45
 
 /** What an ordinary day adds to the ability and to the calm. */
-export const ordinaryGain = (law: Law): { readonly ability: number; readonly calm: number } => ({
+export const ordinaryGain = (law: LearningLaw): { readonly ability: number; readonly calm: number } => ({
   ability: law.speed * ASKS_A_DAY * AVERAGE_SHARE,
   calm: law.speed * law.calmShare * ASKS_A_DAY,
 })

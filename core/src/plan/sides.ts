@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day, type Place, type Side } from '../answer'
+import { count, daysBetween, type Day, type PlaceByHorse, type Side } from '../answer'
 import type { OpenTrack } from './open-steps'
 
 /** What one side gets in a burst. */
@@ -7,7 +7,7 @@ export interface SidePlan {
   readonly rung: number
   readonly asks: number
   /** Where to ask from: the places still missing, for a step that must hold all round. */
-  readonly places: readonly Place[]
+  readonly places: readonly PlaceByHorse[]
 }
 
 /** Which side begins, why, and what share of the asks it gets. */

@@ -14,7 +14,7 @@ export {
 } from './exposure'
 export { firstGuarded } from './first-guarded'
 export type { JudgedStep } from './judged-step'
-export { FIXED_STOPS, fixedStopsOf, youngestAt } from './law'
+export { FIXED_STOPS, fixedStopsOf, youngestAt } from './limits'
 export { misfitOf, type Misfit } from './fit'
 export { isMark, markBetween, markOf, marksOf, onLadders, rungAt, sidesAnswered } from './ladder'
 export { MANNER_PARTS, type Manner, type MannerPart, type MannerText } from './manner'

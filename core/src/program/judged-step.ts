@@ -1,5 +1,5 @@
 import type { Kind } from '../answer'
-import type { Need } from '../belief'
+import type { Thresholds } from '../belief'
 import type { RungExposures } from './exposure'
 
 /** What the judgement must know of a step. */
@@ -11,7 +11,7 @@ export interface JudgedStep {
   /** Not done until it holds from all five places, some of it moving. */
   readonly allRound: boolean
   /** The step's own need, where a neck hangs on it. */
-  readonly need?: Need | undefined
+  readonly need?: Thresholds | undefined
   /** What each rung puts at risk; documents from before this was told have it worked out when they are read. */
   readonly exposures?: RungExposures | undefined
 }

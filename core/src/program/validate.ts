@@ -1,6 +1,6 @@
 import { rungNeeded, stepOf, stepsMeeting, type Program } from './program'
 import type { Flaw } from './flaw'
-import { lawFlaws } from './law'
+import { lawFlaws } from './limits'
 import { exposureFlaws } from './safety'
 import { marksOf } from './ladder'
 import type { NeedRef, Step } from './step'

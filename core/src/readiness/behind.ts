@@ -18,7 +18,7 @@ import { trackKey, type Records } from './track-key'
 /** Work behind a gate keeps it open for so many days. */
 export const BEHIND_DAYS = 14
 
-interface Asked {
+interface GateHistory {
   readonly model: Model
   readonly program: Program
   readonly gate: Gate
@@ -28,30 +28,34 @@ interface Asked {
 
 type Fits = (step: Step, record: TrackRecord, need: NeedRef) => boolean
 
-const everySide = ({ records }: Asked, need: NeedRef, { step, fits }: { step: Step; fits: Fits }): boolean =>
+const everySide = (
+  { records }: GateHistory,
+  need: NeedRef,
+  { step, fits }: { step: Step; fits: Fits },
+): boolean =>
   sidesOf(step).every((side) => {
     const record = records.get(trackKey(step.key, side))
     return record !== undefined && fits(step, record, need)
   })
 
-const anyWay = (asked: Asked, need: NeedRef, fits: Fits): boolean =>
+const anyWay = (asked: GateHistory, need: NeedRef, fits: Fits): boolean =>
   stepsMeeting(asked.program, need).some((step) => everySide(asked, need, { step, fits }))
 
-const isFresh = ({ gate, on }: Asked, step: Step, { belief, tally }: TrackRecord): boolean => {
+const isFresh = ({ gate, on }: GateHistory, step: Step, { belief, tally }: TrackRecord): boolean => {
   if (belief.lastDay === null || daysBetween(belief.lastDay, on) >= gate.freshDays) return false
   const today = tally.days.at(-1)
   return !gate.dueToday.includes(step.key) || (today?.day === on && today.coldPass === true)
 }
 
 /** What only has to be counted is looked at first: most gates that are not Go fail by it. */
-const isSolid = (asked: Asked, step: Step, record: TrackRecord): boolean =>
+const isSolid = (asked: GateHistory, step: Step, record: TrackRecord): boolean =>
   isFresh(asked, step, record) &&
   countedMisses(asked.model, step, { tally: record.tally, daysWorked: record.belief.daysWorked }).length ===
     0 &&
   stateOn(asked.model, step, { record, on: asked.on }) === 'solid'
 
 const isMet = (
-  asked: Asked,
+  asked: GateHistory,
   step: Step,
   { record, need }: { record: TrackRecord; need: NeedRef },
 ): boolean => {
@@ -65,11 +69,11 @@ const isMet = (
 }
 
 /** Whether the tracks of a gate are all that Go asks of them; its stops are not looked at. */
-const isReady = (asked: Asked): boolean =>
+const isReady = (asked: GateHistory): boolean =>
   asked.gate.solid.every((need) => anyWay(asked, need, (step, record) => isSolid(asked, step, record))) &&
   asked.gate.met.every((need) => anyWay(asked, need, (step, record) => isMet(asked, step, { record, need })))
 
-const isWorn = (asked: Asked): boolean =>
+const isWorn = (asked: GateHistory): boolean =>
   [...asked.gate.solid, ...asked.gate.met].some(
     (need) =>
       !anyWay(
@@ -97,7 +101,7 @@ export const newestBehind = (
  * What is to be remembered of going behind a gate with an ask on this day: gone through on a day it was Go, or gone on
  * with not too long after; `null` where the gate was neither.
  */
-export const goneBehind = (asked: Asked): Behind | null => {
+export const goneBehind = (asked: GateHistory): Behind | null => {
   const { gate, records, on } = asked
   const before = newestBehind(
     [...records.values()].map(({ tally }) => tally.behind),

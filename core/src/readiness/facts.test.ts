@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { answer, ASK, day, everyOtherDay, judged, light, seeded, times } from '../../tests/logs'
-import type { Answer, Grade, Place } from '../answer'
+import type { Answer, Grade, PlaceByHorse } from '../answer'
 import { STANDARD_MODEL } from '../belief'
 import type { JudgedStep } from '../program'
 import { judge } from './judge'
@@ -79,7 +79,7 @@ describe('what a log is worth', () => {
   })
 
   it('is Solid all round only from all five places and moving', () => {
-    const from = (places: readonly Place[]) =>
+    const from = (places: readonly PlaceByHorse[]) =>
       everyOtherDay(
         4,
         places.map((place) => ({ ...light(), place, moving: true })),

@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day, type Place, type Side } from '../answer'
+import { count, daysBetween, type Day, type PlaceByHorse, type Side } from '../answer'
 import { cardFor, rungNeeded, sidesOf, stepOf, type Gate, type Program, type Step } from '../program'
 import type { Facts } from '../facts'
 import { chancesAt, type TrackView } from './judge'
@@ -32,7 +32,7 @@ export interface DueAsk {
   readonly side: Side
   readonly rung: number
   readonly asks: number
-  readonly places: readonly Place[]
+  readonly places: readonly PlaceByHorse[]
   readonly reason: string
 }
 
@@ -228,7 +228,7 @@ const judgeGate = (
   }
 }
 
-interface Judged {
+interface LastVerdict {
   readonly program: Program
   readonly facts: Facts
   readonly on: Day
@@ -236,7 +236,7 @@ interface Judged {
 }
 
 /** A plan asks a gate several times over; the same views with the same facts give the same verdict. */
-const judged = new WeakMap<Views, Map<Gate, Judged>>()
+const judged = new WeakMap<Views, Map<Gate, LastVerdict>>()
 
 /** The verdict of one gate: Stop, Not yet, Check first or Go, the first that fits, with its reasons. */
 export const gateVerdict = (
@@ -244,7 +244,7 @@ export const gateVerdict = (
   gate: Gate,
   { views, facts, on }: { views: Views; facts: Facts; on: Day },
 ): GateVerdict => {
-  const ofViews = judged.get(views) ?? new Map<Gate, Judged>()
+  const ofViews = judged.get(views) ?? new Map<Gate, LastVerdict>()
   judged.set(views, ofViews)
   const known = ofViews.get(gate)
   if (known?.program === program && known.facts === facts && known.on === on) return known.verdict

@@ -108,7 +108,7 @@ const untouchedView = (model: Model, step: Step, on: Day): TrackView => {
   return view
 }
 
-interface Judged {
+interface LastView {
   readonly model: Model
   readonly step: Step
   readonly on: Day
@@ -116,7 +116,7 @@ interface Judged {
 }
 
 /** In a session a horse is judged after every answer and only one track is another: the last view of each is kept. */
-const lastView = new WeakMap<TrackRecord, Judged>()
+const lastView = new WeakMap<TrackRecord, LastView>()
 
 const judgedOnce = (
   model: Model,

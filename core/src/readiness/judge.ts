@@ -1,4 +1,4 @@
-import { isTight, PLAIN, type Answer, type Day, type Place } from '../answer'
+import { isTight, PLAIN, type Answer, type Day, type PlaceByHorse } from '../answer'
 import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
 import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
@@ -25,7 +25,7 @@ export interface TrackView extends Chances {
   readonly openAt: number
   /** Light and loose asks today that would meet every rule but the all-round ones; `null` if more than five. */
   readonly asksNeeded: number | null
-  readonly placesMissing: readonly Place[]
+  readonly placesMissing: readonly PlaceByHorse[]
   readonly movingMissing: number
   /** The rules of Solid that fail today. */
   readonly misses: readonly Miss[]

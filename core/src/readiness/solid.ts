@@ -1,5 +1,5 @@
-import { count, daysBetween, PLACES, type Day, type Place, chancePercent } from '../answer'
-import type { Belief, Chances, Model, Need } from '../belief'
+import { count, daysBetween, PLACES, type Day, type PlaceByHorse, chancePercent } from '../answer'
+import type { Belief, Chances, Model, Thresholds } from '../belief'
 import type { JudgedStep } from '../program'
 import type { Tally } from './tally'
 
@@ -14,20 +14,20 @@ export const PLACE_DAYS = 60
 
 const MOVING_NEEDED = 2
 
-export const needOf = (model: Model, step: JudgedStep): Need => step.need ?? model.solid[step.kind]
+export const needOf = (model: Model, step: JudgedStep): Thresholds => step.need ?? model.solid[step.kind]
 
 const isFresh = (proved: Day | undefined, on: Day): boolean =>
   proved !== undefined && daysBetween(proved, on) <= PLACE_DAYS
 
 /** The places of an all-round step without a clean pass in the last 60 days; none for other steps. */
-export const placesMissing = (step: JudgedStep, tally: Tally, on: Day): readonly Place[] =>
+export const placesMissing = (step: JudgedStep, tally: Tally, on: Day): readonly PlaceByHorse[] =>
   step.allRound ? PLACES.filter((place) => !isFresh(tally.places[place], on)) : []
 
 /** How many clean passes while moving an all-round step still lacks. */
 export const movingMissing = (step: JudgedStep, tally: Tally, on: Day): number =>
   step.allRound ? MOVING_NEEDED - tally.moving.filter((day) => isFresh(day, on)).length : 0
 
-const chanceMisses = (need: Need, { chance, low, calmChance }: Chances): Miss[] => [
+const chanceMisses = (need: Thresholds, { chance, low, calmChance }: Chances): Miss[] => [
   ...(chance < need.chance
     ? [
         {

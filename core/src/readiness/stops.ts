@@ -49,7 +49,7 @@ const incidentStop = (
 /** A stop that a press on the day lifts; all others need something done or some days gone. */
 export const isToConfirm = (rule: StopRule): rule is StopRule & Confirmation => rule in CONFIRM_WORDS
 
-interface Asked {
+interface GateOnDay {
   readonly program: Program
   readonly gate: Gate
   readonly views: Views
@@ -57,7 +57,7 @@ interface Asked {
   readonly on: Day
 }
 
-const stopWords = ({ program, gate, views, facts, on }: Asked, rule: StopRule): string | null => {
+const stopWords = ({ program, gate, views, facts, on }: GateOnDay, rule: StopRule): string | null => {
   switch (rule) {
     case 'veterinary-hold':
       return holdOn(facts, on)?.words ?? null
@@ -75,7 +75,7 @@ const stopWords = ({ program, gate, views, facts, on }: Asked, rule: StopRule): 
 }
 
 /** The stop rules of a gate that hold on a day. */
-export const stopsOf = (asked: Asked): readonly Stop[] =>
+export const stopsOf = (asked: GateOnDay): readonly Stop[] =>
   asked.gate.stops.flatMap((rule) => {
     const words = stopWords(asked, rule)
     return words === null ? [] : [{ rule, words }]

@@ -6,7 +6,7 @@ import {
   type Calm,
   type Day,
   type Grade,
-  type Place,
+  type PlaceByHorse,
 } from '../answer'
 import { exposuresAt, type JudgedStep } from '../program'
 
@@ -52,7 +52,7 @@ export interface Tally {
   /** Cold asks at the required rung or harder that could count, newest last, at most three. */
   readonly coldPasses: readonly boolean[]
   /** The last day a clean pass was given from each place. */
-  readonly places: Readonly<Partial<Record<Place, Day>>>
+  readonly places: Readonly<Partial<Record<PlaceByHorse, Day>>>
   /** Days of the last two clean passes given while moving, newest last. */
   readonly moving: readonly Day[]
   /** The last eight answers, newest last, for the reasons in words. */

@@ -1,4 +1,4 @@
-import type { Need } from '../belief'
+import type { Thresholds } from '../belief'
 import type { CardWords, Exposure, NeedRef, Step, StopRule } from '../program'
 
 /** One change to a school, as its editor makes it; a draft is a school and the edits made to it. */
@@ -21,7 +21,7 @@ export type Edit =
   | { readonly do: 'sides'; readonly step: string; readonly sided: boolean }
   | { readonly do: 'all-round'; readonly step: string; readonly allRound: boolean }
   /** The step's own need in the place of the model's; `null` goes back to it. */
-  | { readonly do: 'own-need'; readonly step: string; readonly need: Need | null }
+  | { readonly do: 'own-need'; readonly step: string; readonly need: Thresholds | null }
   | { readonly do: 'card'; readonly step: string; readonly words: CardWords }
   /** What a rung puts at risk; never less than what ships, or than what its neighbours share. */
   | {

@@ -1,5 +1,5 @@
 import type { Draw, Nature } from '../../src/herd'
-import type { Law } from '../../src/learning'
+import type { LearningLaw } from '../../src/learning'
 import { MEDIAN_HORSE } from '../../src/school-edit'
 import { normalDraw } from '../logs'
 
@@ -7,7 +7,7 @@ import { normalDraw } from '../logs'
 const SPREAD = { ability: 0.5, calm: 0.5, speed: 0.25, stiffness: 0.4 }
 
 /** One made-up horse: its own speed (log-normal), start abilities and stiffer side. */
-export const drawnNature = (law: Law, draw: Draw): Nature => ({
+export const drawnNature = (law: LearningLaw, draw: Draw): Nature => ({
   law: { ...law, speed: law.speed * Math.exp(SPREAD.speed * normalDraw(draw)) },
   ability: MEDIAN_HORSE.ability + SPREAD.ability * normalDraw(draw),
   calm: MEDIAN_HORSE.calm + SPREAD.calm * normalDraw(draw),

@@ -1,5 +1,5 @@
 import { STANDARD_MODEL } from '@still-pine/core/belief'
-import { replayPredicting, type Judged as JudgedHistory } from '@still-pine/core/evidence'
+import { replayPredicting, type Replay as JudgedHistory } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
 import { viewsOf, type Facts, type Records, type TrackedAnswer } from '@still-pine/core/readiness'
 import { judgedFrom, type Judged } from '@still-pine/use-cases'

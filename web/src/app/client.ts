@@ -121,12 +121,12 @@ interface QueryOptions {
   readonly refetchOnMountOrArgChange?: boolean
 }
 
-type Asked<N extends ReadName> = keyof NamedOf<N> extends never
+type QueryArguments<N extends ReadName> = keyof NamedOf<N> extends never
   ? [named?: undefined, options?: QueryOptions]
   : [named: NamedOf<N>, options?: QueryOptions]
 
 /** What a route tells, `useQuery('line', { horseId })`; a screen does not know whether the server answered or this device. */
-export const useQuery = <N extends ReadName>(name: N, ...[named, options]: Asked<N>) => {
+export const useQuery = <N extends ReadName>(name: N, ...[named, options]: QueryArguments<N>) => {
   useShown(AGELESS.has(name) || options?.skip ? null : addressOf(name, named as object | undefined))
   return (api.endpoints[name].useQuery as unknown as UseQuery)(named, options) as TypedUseQueryHookResult<
     Read<N>,

@@ -4,11 +4,11 @@ import { addressOf } from '@still-pine/contract/addresses'
 import { carriedAt, keepReply, keptReply, paySignOut, withWhatWaits, type Question } from '@still-pine/device'
 
 /** A request, and the question it puts where it only reads. */
-export interface Asked extends FetchArgs {
+export interface ApiRequest extends FetchArgs {
   readonly reads?: Question
 }
 type AskServer = BaseQueryFn<FetchArgs, unknown, FetchBaseQueryError>
-export type Ask = BaseQueryFn<Asked, unknown, FetchBaseQueryError>
+export type Ask = BaseQueryFn<ApiRequest, unknown, FetchBaseQueryError>
 
 /** How long a question may stay open where this device has an answer of its own. */
 const PATIENCE_MS = 5_000

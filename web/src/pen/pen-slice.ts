@@ -1,5 +1,5 @@
 import type { AnswerDetails, IncidentTold } from '@still-pine/contract'
-import type { Calm, Grade, Place, Side, Worst } from '@still-pine/core/answer'
+import type { Calm, Grade, PlaceByHorse, Side, Worst } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Circumstances } from '@still-pine/core/circumstances'
@@ -20,7 +20,7 @@ export interface PenAnswer extends AnswerDetails {
   readonly seconds: number | null
   readonly fault: string | null
   readonly sign: string | null
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   readonly moving: boolean
   /** The phone's clock, ISO 8601. */
   readonly at: string
@@ -36,7 +36,7 @@ export interface Aim {
 
 /** Where the person stands, where on the animal, and whether the horse moves; it holds until it is changed. */
 export interface Stand {
-  readonly place: Place | null
+  readonly place: PlaceByHorse | null
   readonly zone: Zone | null
   readonly moving: boolean
 }

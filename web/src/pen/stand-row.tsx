@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { PLACE_WORDS, PLACES, type Place } from '@still-pine/core/answer'
+import { PLACE_WORDS, PLACES, type PlaceByHorse } from '@still-pine/core/answer'
 import { memo } from 'react'
 import { Button } from '../ui/button'
 import type { PenView } from './use-pen'
@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** The places from which this side is still to be proved. */
-const missingPlaces = ({ pen, answers }: PenView, line: Line): readonly Place[] => {
+const missingPlaces = ({ pen, answers }: PenView, line: Line): readonly PlaceByHorse[] => {
   const { step, side } = pen.aim
   const track = line.tracks.find((one) => one.step === step && one.side === side)
   const proved = answers.filter((answer) => answer.side === side && answer.grade <= 1 && answer.calm !== 2)
@@ -20,7 +20,7 @@ const missingPlaces = ({ pen, answers }: PenView, line: Line): readonly Place[] 
 }
 
 /** Round the horse: to the next place that is missing, or simply to the next. */
-export const placeAfter = (place: Place | null, missing: readonly Place[]): Place => {
+export const placeAfter = (place: PlaceByHorse | null, missing: readonly PlaceByHorse[]): PlaceByHorse => {
   const from = place ?? 0
   const round = [...PLACES.filter((one) => one > from), ...PLACES.filter((one) => one <= from)]
   return round.find((one) => missing.includes(one)) ?? round[0]!

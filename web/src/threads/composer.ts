@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import { NO_WISHES, ORDINARY, type Asked, type SessionPlan } from '@still-pine/core/plan'
+import { NO_WISHES, ORDINARY, type PlanRequest, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import type { Composing, Planned, SoFar } from './composer.worker'
 
@@ -9,7 +9,7 @@ let started: Remote<Composing> | undefined
 export const compose = (
   program: Program,
   { tracks, facts, day }: Planned,
-  asked: { readonly asked: Omit<Asked, 'today'>; readonly soFar?: SoFar },
+  asked: { readonly asked: Omit<PlanRequest, 'today'>; readonly soFar?: SoFar },
 ): Promise<SessionPlan> => {
   started ??= wrap<Composing>(
     new Worker(new URL('./composer.worker.ts', import.meta.url), { type: 'module' }),

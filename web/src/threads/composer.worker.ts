@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { planSession, todayFrom, type Asked, type Given, type SessionPlan } from '@still-pine/core/plan'
+import { planSession, todayFrom, type PlanRequest, type Given, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { expose } from 'comlink'
 import { viewsIn } from '../shared/views-in'
@@ -18,7 +18,7 @@ const composing = {
   compose: (
     program: Program,
     line: Planned,
-    { asked, soFar }: { asked: Omit<Asked, 'today'>; soFar?: SoFar },
+    { asked, soFar }: { asked: Omit<PlanRequest, 'today'>; soFar?: SoFar },
   ): SessionPlan =>
     planSession(program, viewsIn(line), {
       facts: line.facts,

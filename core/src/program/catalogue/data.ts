@@ -1,6 +1,6 @@
 import type { Service, Use } from '../step-data'
 
-interface Told {
+export interface StepData {
   /** As `rungsDataFrom` reads it. */
   readonly does?: string
   readonly serves?: readonly Service[]
@@ -13,7 +13,7 @@ interface Told {
  * What the steps that ship are beyond their words. From which rung one loads the legs or the back (lunge, long lines,
  * saddle, rider) is common practice, no source; everything else at walk and in twenty minutes is handling.
  */
-export const TOLD: Readonly<Record<string, Told>> = {
+export const TOLD: Readonly<Record<string, StepData>> = {
   'settle-in-pen': { does: '3m@3 stand@1-' },
   'loose-direction': { does: 'walk@2 trot@4 loads@4-' },
   'loose-turn-in': { does: 'trot@3 loads@3-', use: 'loose' },

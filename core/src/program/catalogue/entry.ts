@@ -3,10 +3,10 @@ import { NECK_NEED } from '../../belief'
 import { exposuresFrom, type Effort } from '../exposure'
 import { dataOfOwn } from '../own-step'
 import { rungsDataFrom } from '../step-data'
-import { TOLD } from './data'
+import { TOLD, type StepData } from './data'
 import type { NeedRef, Role, Step } from '../step'
 
-interface Extras {
+interface Extras extends StepData {
   /** `key`, `key@rung` or `role:name`, parted by spaces; `>4:key` holds only from rung 4 on. */
   readonly needs?: string
   readonly roles?: readonly Role[]
@@ -43,7 +43,7 @@ export const stageEntries =
   (key: string, name: string, kind: Kind, sides: 'LR' | '–', rungs: string, extras: Extras = {}): Step => {
     const marked = rungs.split(' · ')
     const required = marked.findIndex((rung) => rung.endsWith('*'))
-    const told = TOLD[key] ?? {}
+    const told = { ...TOLD[key], ...extras }
     const own = dataOfOwn({ stage, kind })
     return {
       key,

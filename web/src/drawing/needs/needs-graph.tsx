@@ -8,7 +8,7 @@ const TOP = 50
 const LEFT = 16
 const MOST_LETTERS = 18
 
-interface Place {
+interface GraphPoint {
   readonly x: number
   readonly y: number
 }
@@ -16,7 +16,7 @@ interface Place {
 const shortened = (name: string): string =>
   name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1)}…` : name
 
-const placesOf = ({ steps }: Program): ReadonlyMap<string, Place> => {
+const placesOf = ({ steps }: Program): ReadonlyMap<string, GraphPoint> => {
   const rows = new Map<number, number>()
   return new Map(
     steps.map(({ key, stage }) => {
@@ -28,7 +28,7 @@ const placesOf = ({ steps }: Program): ReadonlyMap<string, Place> => {
 }
 
 /** Bows out to the left within a stage, and swings over from stage to stage. */
-const curve = (from: Place, to: Place): string => {
+const curve = (from: GraphPoint, to: GraphPoint): string => {
   const [ax, bx] = [from.x, to.x]
   if (ax === bx) {
     const out = Math.min(14, 5 + Math.abs(to.y - from.y) / 20)

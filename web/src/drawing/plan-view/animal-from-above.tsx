@@ -1,4 +1,4 @@
-import { PLACE_WORDS, PLACES, type Place, type Side } from '@still-pine/core/answer'
+import { PLACE_WORDS, PLACES, type PlaceByHorse, type Side } from '@still-pine/core/answer'
 import { ZONES, type Age, type Zone } from '@still-pine/core/coverage'
 import { useId, type KeyboardEvent } from 'react'
 import { HEIGHT, MIDDLE, OUTLINE, WIDTH } from './outline'
@@ -17,10 +17,10 @@ export interface Shown {
 
 interface Props {
   readonly zones: Readonly<Record<HalfSide, ReadonlyMap<Zone, Shown>>>
-  readonly places: Readonly<Record<HalfSide, ReadonlyMap<Place, Shown>>>
-  readonly chosen: { readonly side: Side; readonly zone: Zone | null; readonly place: Place | null }
+  readonly places: Readonly<Record<HalfSide, ReadonlyMap<PlaceByHorse, Shown>>>
+  readonly chosen: { readonly side: Side; readonly zone: Zone | null; readonly place: PlaceByHorse | null }
   readonly onZone: (zone: Zone, side: HalfSide) => void
-  readonly onPlace: (place: Place, side: HalfSide) => void
+  readonly onPlace: (place: PlaceByHorse, side: HalfSide) => void
 }
 
 const AGE_OPACITY: Record<Age, number> = { fresh: 1, old: 0.6, 'very-old': 0.3 }
@@ -55,7 +55,7 @@ const Post = ({
   isChosen,
   press,
 }: {
-  place: Place
+  place: PlaceByHorse
   side: HalfSide
   sign: 1 | -1
   shown: Shown | undefined

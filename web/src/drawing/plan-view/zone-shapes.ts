@@ -1,4 +1,4 @@
-import type { Place, Side } from '@still-pine/core/answer'
+import type { PlaceByHorse, Side } from '@still-pine/core/answer'
 import type { Zone } from '@still-pine/core/coverage'
 import { halfWidthAt, MIDDLE } from './outline'
 
@@ -84,7 +84,7 @@ export const SIGNS: readonly (readonly [Extract<Side, 'left' | 'right'>, 1 | -1]
 ]
 
 /** Where a person stands, along the edge of the drawing: top and bottom of its post. */
-export const PLACE_POSTS: Readonly<Record<Place, readonly [top: number, bottom: number]>> = {
+export const PLACE_POSTS: Readonly<Record<PlaceByHorse, readonly [top: number, bottom: number]>> = {
   1: [16, 92],
   2: [106, 200],
   3: [214, 370],

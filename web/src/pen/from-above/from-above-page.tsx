@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import type { Place, Side } from '@still-pine/core/answer'
+import type { PlaceByHorse, Side } from '@still-pine/core/answer'
 import { handOn, thingsOf, type Spot, type Thing, type Zone } from '@still-pine/core/coverage'
 import { onLadders, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo, useState } from 'react'
@@ -74,7 +74,7 @@ const FromAbove = ({ line, program, view, spots, personId }: Props) => {
     // On a phone the drawing fills the screen, and what it did is asked over it.
     setLogging(!isDesk)
   }
-  const onPlace = (place: Place, side: HalfSide): void => {
+  const onPlace = (place: PlaceByHorse, side: HalfSide): void => {
     aimAt(aim.step, { side })
     dispatch(stoodAt({ ...stand, place }))
   }

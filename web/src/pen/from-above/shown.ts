@@ -1,4 +1,4 @@
-import { PLACE_WORDS, PLACES, type Place, type Side } from '@still-pine/core/answer'
+import { PLACE_WORDS, PLACES, type PlaceByHorse, type Side } from '@still-pine/core/answer'
 import {
   ageOf,
   handOn,
@@ -48,7 +48,7 @@ const both = <K>(
 
 export interface PlanView {
   readonly zones: BothSides<Zone>
-  readonly places: BothSides<Place>
+  readonly places: BothSides<PlaceByHorse>
   /** What it shows now, in a sentence or two. */
   readonly sentence: string
 }
@@ -62,7 +62,7 @@ const sideSentence = (side: string, shown: readonly Shown[], where: string): str
 }
 
 /** A hand is told by where on the animal it was, every other thing by where it came from. */
-const sentenceOf = (thing: Thing, zones: BothSides<Zone>, places: BothSides<Place>): string => {
+const sentenceOf = (thing: Thing, zones: BothSides<Zone>, places: BothSides<PlaceByHorse>): string => {
   const isHand = thing.key === 'hand'
   const where = isHand ? `on # of ${ZONE_KEYS.length} parts` : `from # of ${PLACES.length} places`
   const shown = isHand ? zones : places
@@ -100,7 +100,7 @@ export const cellWords = (hold: Hold | null, on: string): string =>
       ? `no, ${ago(hold.day, on)}`
       : `to ${hold.rung}, ${ago(hold.day, on)}`
 
-export const whereWords = (zone: string | null, place: Place | null, side: Side): string =>
+export const whereWords = (zone: string | null, place: PlaceByHorse | null, side: Side): string =>
   [side === 'none' ? '' : side, zone ?? '', place === null ? '' : `from ${PLACE_WORDS[place]}`]
     .filter(Boolean)
     .join(', ')

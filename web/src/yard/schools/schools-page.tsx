@@ -118,7 +118,7 @@ const Order = ({ one, other }: Pair) => {
   )
 }
 
-const Asked = ({ one, other, step }: Pair & { step: string }) => {
+const HowAsked = ({ one, other, step }: Pair & { step: string }) => {
   const card = cardFor(step)
   return (
     <>
@@ -202,7 +202,7 @@ const SchoolsPage = () => {
             ))}
           </Picker>
         </div>
-        <Asked one={one} other={other} step={step} />
+        <HowAsked one={one} other={other} step={step} />
       </section>
       <section>
         <h2 className="mb-2 text-2xl">Where their order differs: what a step needs first</h2>
