@@ -28,6 +28,7 @@ export {
 } from './remedies'
 export { forgetOldReplies, keepReply, keptReply } from './replies'
 export { canKeep, makeRoom } from './room'
+export { keepSchoolDraft, keptSchoolDraft, type SchoolDraftKept } from './school-drafts'
 export { paySignOut } from './send'
 export { device, type Draft, type Waiting } from './store'
 export { handOver, waitingFile } from './waiting-file'

@@ -73,10 +73,14 @@ export const forgetCopies = async (personId: string): Promise<void> => {
   if ((await personHere()) === personId) await device.facts.delete(PERSON)
 }
 
+/** Where the unsaved drafts of schools lie that a person has begun on this device. */
+export const schoolDraftsOf = (personId: string): string => `school-draft/${personId}/`
+
 /** Forgets everything of a person, what waits too. */
 export const wipe = async (personId: string): Promise<void> => {
   await forgetCopies(personId)
   await device.drafts.where('personId').equals(personId).delete()
   await device.waiting.where('personId').equals(personId).delete()
   await device.facts.delete(`name:${personId}`)
+  await device.facts.where('key').startsWith(schoolDraftsOf(personId)).delete()
 }

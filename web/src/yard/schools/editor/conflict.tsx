@@ -1,5 +1,6 @@
 import type { Program } from '@still-pine/core/program'
 import { copyOfSchool, differencesOf, drafted } from '@still-pine/core/school-edit'
+import { keepSchoolDraft } from '@still-pine/device'
 import { useNavigate } from 'react-router'
 import { toast } from '../../../ui/toast'
 import { v7 as uuid } from 'uuid'
@@ -7,7 +8,6 @@ import { useCommand, useQuery, wordsFor } from '../../../app/client'
 import { Button } from '../../../ui/button'
 import { Sheet } from '../../../ui/sheet'
 import { DifferenceList } from '../difference-list'
-import { keepEdits } from './draft-store'
 import type { SchoolDraft } from './use-draft'
 
 interface Props {
@@ -26,17 +26,17 @@ const Both = ({
   const [put] = useCommand('putProgram')
   const navigate = useNavigate()
   const onTop = drafted({ base: theirs, edits: draft.edits })
-  const putOnTop = (): void => {
+  const putOnTop = async (): Promise<void> => {
     // The page takes the newer version as its base, and finds these edits to it.
-    keepEdits(theirs.school, {
+    await keepSchoolDraft(theirs.school, {
       programId: theirId,
       edits: draft.edits.filter((edit) => !onTop.refused.some((one) => one.edit === edit)),
     })
     onClose()
     void navigate(0)
   }
-  const letMineGo = (): void => {
-    keepEdits(theirs.school, { programId: theirId, edits: [] })
+  const letMineGo = async (): Promise<void> => {
+    await keepSchoolDraft(theirs.school, { programId: theirId, edits: [] })
     void navigate(0)
   }
   const keepApart = async (): Promise<void> => {
@@ -71,11 +71,11 @@ const Both = ({
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <Button look="act" onClick={putOnTop}>
+        <Button look="act" onClick={() => void putOnTop()}>
           Put mine on top of theirs
         </Button>
         <Button onClick={() => void keepApart()}>Keep mine as a school of its own</Button>
-        <Button onClick={letMineGo}>Take theirs</Button>
+        <Button onClick={() => void letMineGo()}>Take theirs</Button>
       </div>
     </div>
   )

@@ -1,13 +1,14 @@
 import type { School } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { count } from '@still-pine/core/answer'
-import { useState } from 'react'
+import type { Edit } from '@still-pine/core/school-edit'
+import { keptSchoolDraft, type SchoolDraftKept } from '@still-pine/device'
+import { useEffect, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { useQuery } from '../../../app/client'
 import { Button } from '../../../ui/button'
 import { Notice } from '../../../ui/field'
 import { Loading } from '../../../shared/loading'
-import { keptDraft } from './draft-store'
 import { AddStep } from './add-step'
 import { CalendarPart } from './calendar-part'
 import { GatesPart } from './gates-part'
@@ -80,8 +81,15 @@ const PartOf = ({ part, ...props }: PartProps & { part: Part }) => {
   }
 }
 
-const Editor = ({ school, programId, base }: { school: School; programId: string; base: Program }) => {
-  const draft = useDraft(programId, base)
+interface EditorProps {
+  readonly school: School
+  readonly programId: string
+  readonly base: Program
+  readonly begun: readonly Edit[]
+}
+
+const Editor = ({ school, programId, base, begun }: EditorProps) => {
+  const draft = useDraft(programId, base, begun)
   const [search, setSearch] = useSearchParams()
   const part = (search.get('part') ?? 'steps') as Part
   const chosen = search.get('step') ?? undefined
@@ -123,22 +131,34 @@ const Editor = ({ school, programId, base }: { school: School; programId: string
   )
 }
 
+const NOTHING_BEGUN: readonly Edit[] = []
+
+interface FromProps {
+  readonly school: School
+  readonly newest: string
+  readonly kept: SchoolDraftKept | null
+}
+
 /** Goes on from the version it began with, also when somebody saves a newer one meanwhile: saving then shows both. */
-const FromVersion = ({ school, newest }: { school: School; newest: string }) => {
-  const [began] = useState(() => {
-    const kept = keptDraft(school.school)?.programId
-    return school.versions.some(({ programId }) => programId === kept) ? kept! : newest
-  })
+const FromVersion = ({ school, newest, kept }: FromProps) => {
+  const [began] = useState(() =>
+    school.versions.some(({ programId }) => programId === kept?.programId) ? kept!.programId : newest,
+  )
+  const begun = kept?.programId === began ? (kept.edits as readonly Edit[]) : NOTHING_BEGUN
   const { data, error, refetch } = useQuery('program', { programId: began })
   if (!data) return <Loading error={error} retry={() => void refetch()} />
-  return <Editor school={school} programId={began} base={data.program} />
+  return <Editor school={school} programId={began} base={data.program} begun={begun} />
 }
 
 /** A yard’s own school, changed edit by edit; nothing changes for any horse until it is saved and moved to. */
 const EditorPage = () => {
-  const { school: key } = useParams()
+  const { school: key = '' } = useParams()
   const { data, error, refetch } = useQuery('schools')
-  if (!data) return <Loading error={error} retry={() => void refetch()} />
+  const [kept, setKept] = useState<SchoolDraftKept | null>()
+  useEffect(() => {
+    void keptSchoolDraft(key).then(setKept, () => setKept(null))
+  }, [key])
+  if (!data || kept === undefined) return <Loading error={error} retry={() => void refetch()} />
   const school = data.schools.find((one) => one.school === key && !one.ships)
   const newest = school?.versions[0]
   if (!school || !newest)
@@ -152,7 +172,7 @@ const EditorPage = () => {
         </Notice>
       </main>
     )
-  return <FromVersion key={school.school} school={school} newest={newest.programId} />
+  return <FromVersion key={school.school} school={school} newest={newest.programId} kept={kept} />
 }
 
 export default EditorPage

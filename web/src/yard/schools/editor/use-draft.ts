@@ -1,8 +1,8 @@
 import type { Program } from '@still-pine/core/program'
 import { applyEdit, drafted, type Edit } from '@still-pine/core/school-edit'
+import { keepSchoolDraft } from '@still-pine/device'
 import { useMemo, useState } from 'react'
 import { toast } from '../../../ui/toast'
-import { keepEdits, keptEdits } from './draft-store'
 
 export interface SchoolDraft {
   readonly base: Program
@@ -17,13 +17,14 @@ export interface SchoolDraft {
   readonly putBack: (edits: readonly Edit[]) => void
 }
 
-/** A school as it is being changed: its base, and the edits made so far. */
-export const useDraft = (programId: string, base: Program): SchoolDraft => {
-  const [edits, setEdits] = useState<readonly Edit[]>(() => keptEdits(base.school, programId))
+/** A school as it is being changed: its base, and the edits made so far, from those that were `begun` before. */
+export const useDraft = (programId: string, base: Program, begun: readonly Edit[]): SchoolDraft => {
+  const [edits, setEdits] = useState(begun)
   const { program } = useMemo(() => drafted({ base, edits }), [base, edits])
   const change = (next: readonly Edit[]): void => {
     setEdits(next)
-    keepEdits(base.school, { programId, edits: next })
+    // A device that keeps nothing still edits; only a reload would lose the draft.
+    void keepSchoolDraft(base.school, { programId, edits: next }).catch(() => undefined)
   }
   return {
     base,
