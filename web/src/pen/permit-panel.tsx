@@ -2,13 +2,12 @@ import type { Line } from '@still-pine/contract'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Offers, Reason } from '@still-pine/core/permit'
 import { rungName } from '@still-pine/core/program'
-import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { keepHere } from '../offline/keep'
 import { useAppDispatch } from '../app/store'
 import { CONFIRM } from '../shared/confirmations'
 import { Button } from '../ui/button'
-import { Field, INPUT } from '../ui/field'
+import { WhyForm } from '../shared/why-form'
 import { fullDay, withDays } from '../shared/words'
 import { allowed, confirmedNow } from './pen-slice'
 import type { PenView } from './use-pen'
@@ -79,7 +78,6 @@ const ToConfirm = ({ view, line, offers, personId }: Omit<Props, 'actions'>) => 
 /** Against the permit nothing is offered; what is done all the same is kept, with a word why. */
 const Refused = ({ view, offers, actions }: Omit<Props, 'line' | 'personId'>) => {
   const dispatch = useAppDispatch()
-  const [why, setWhy] = useState('')
   const { instead, permit } = offers
   return (
     <>
@@ -92,28 +90,13 @@ const Refused = ({ view, offers, actions }: Omit<Props, 'line' | 'personId'>) =>
       )}
       <details>
         <summary className="min-h-16 text-lg font-bold">It was done all the same: log it</summary>
-        <form
-          className="flex flex-col gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
-            dispatch(allowed(why.trim()))
-          }}
-        >
-          <Field label="Why, in a word" hint="Kept with every answer, and told in the book and the report.">
-            {(props) => (
-              <input
-                className={INPUT}
-                maxLength={200}
-                value={why}
-                onChange={(event) => setWhy(event.target.value)}
-                {...props}
-              />
-            )}
-          </Field>
-          <Button type="submit" className="min-h-16" disabled={why.trim() === ''}>
-            Log what was done
-          </Button>
-        </form>
+        <WhyForm
+          label="Why, in a word"
+          hint="Kept with every answer, and told in the book and the report."
+          act="Log what was done"
+          className="flex-col"
+          onWhy={(why) => void dispatch(allowed(why))}
+        />
       </details>
     </>
   )

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Button } from '../../ui/button'
-import { Field, INPUT } from '../../ui/field'
+import { WhyForm } from '../../shared/why-form'
 
 interface Props {
   readonly isWithdrawn: boolean
@@ -10,7 +10,6 @@ interface Props {
 
 /** Takes a record back with a word why; it stays to be read and can count again. */
 export const Withdraw = ({ isWithdrawn, put }: Props) => {
-  const [because, setBecause] = useState('')
   const [isOpen, setOpen] = useState(false)
   if (isWithdrawn)
     return (
@@ -25,31 +24,18 @@ export const Withdraw = ({ isWithdrawn, put }: Props) => {
       </Button>
     )
   return (
-    <form
-      className="no-print flex flex-wrap items-end gap-3 py-2"
-      onSubmit={(event) => {
-        event.preventDefault()
-        put(because.trim())
+    <WhyForm
+      label="Why it is taken back"
+      act="Take it back"
+      className="flex-wrap items-end py-2"
+      onWhy={(why) => {
+        put(why)
         setOpen(false)
       }}
     >
-      <Field label="Why it is taken back">
-        {(props) => (
-          <input
-            className={INPUT}
-            maxLength={200}
-            value={because}
-            onChange={(event) => setBecause(event.target.value)}
-            {...props}
-          />
-        )}
-      </Field>
-      <Button type="submit" disabled={because.trim() === ''}>
-        Take it back
-      </Button>
       <Button look="quiet" onClick={() => setOpen(false)}>
         Cancel
       </Button>
-    </form>
+    </WhyForm>
   )
 }
