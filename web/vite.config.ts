@@ -39,18 +39,6 @@ export default defineConfig({
     target: 'es2022',
     sourcemap: false,
     chunkSizeWarningLimit: 700,
-    rolldownOptions: {
-      output: {
-        advancedChunks: {
-          includeDependenciesRecursively: false,
-          groups: [
-            // Long texts that only some pages show.
-            { name: 'cards', test: /core\/src\/program\/cards\// },
-            { name: 'schools', test: /core\/src\/program\/(schools|catalogue)\// },
-          ],
-        },
-      },
-    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
 })
