@@ -1,10 +1,13 @@
-import type { BodyOf, Check } from '@still-pine/contract'
-import { useState } from 'react'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { PutCheck, type BodyOf, type Check } from '@still-pine/contract'
+import { useForm } from 'react-hook-form'
+import type { z } from 'zod'
 import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
-import { Field, INPUT, Notice } from '../../ui/field'
+import { Notice } from '../../ui/field'
+import { ChoiceField, TextField, Tick } from '../../ui/inputs'
 
 type Form = BodyOf<'putCheck'>
 
@@ -30,7 +33,7 @@ const blank = (today: string): Form => ({
   on: today,
   until: null,
   passed: true,
-  leaves: null,
+  leaves: 'nothing',
   note: '',
 })
 
@@ -54,129 +57,73 @@ interface Props {
 
 /** Records a look that somebody took, or a hold that a vet put on; or corrects one. */
 export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
-  const [form, setForm] = useState<Form>(told ? formOfCheck(told) : blank(today))
-  const [because, setBecause] = useState('')
   const [putCheck, { error, isLoading }] = useCommand('putCheck')
-  const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
-  const isHold = form.kind === 'veterinary-hold'
-  const record = async (): Promise<void> => {
-    const done = await putCheck({
-      horseId,
-      checkId: told?.id ?? uuid(),
-      body: {
-        ...form,
-        passed: isHold ? false : form.passed,
-        leaves: isHold ? (form.leaves ?? 'nothing') : null,
-        because,
-      },
-    })
+  const { register, handleSubmit, reset, watch, formState } = useForm<
+    Form,
+    unknown,
+    z.output<typeof PutCheck>
+  >({
+    resolver: zodResolver(PutCheck),
+    defaultValues: {
+      ...blank(today),
+      ...(told ? { ...formOfCheck(told), leaves: told.leaves ?? 'nothing' } : {}),
+      because: '',
+    },
+  })
+  const { errors } = formState
+  const [kind, on] = watch(['kind', 'on'])
+  const isHold = kind === 'veterinary-hold'
+  const record = handleSubmit(async (form) => {
+    const of = isHold ? { passed: false, leaves: form.leaves } : { leaves: null }
+    const done = await putCheck({ horseId, checkId: told?.id ?? uuid(), body: { ...form, ...of } })
     if (done.error) return
     toast(`${told ? 'Corrected' : 'Recorded'}: ${kindWord(form.kind).toLowerCase()}.`)
-    setForm(blank(today))
+    reset({ ...blank(today), because: '' })
     onDone?.()
-  }
+  })
   return (
     <form
       className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-ink bg-panel p-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void record()
-      }}
+      noValidate
+      onSubmit={(event) => void record(event)}
     >
       <h2 className="text-lg">{told ? 'Correct a check' : 'Record a check'}</h2>
-      <Field label="What">
-        {(props) => (
-          <select
-            className={INPUT}
-            value={form.kind}
-            onChange={(e) => change({ kind: e.target.value as typeof form.kind })}
-            {...props}
-          >
-            {KINDS.map(([key, word]) => (
-              <option key={key} value={key}>
-                {word}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <ChoiceField label="What" words={KINDS} {...register('kind')} />
       <div className="grid gap-3 desk:grid-cols-2">
-        <Field label={isHold ? 'From' : 'On'}>
-          {(props) => (
-            <input
-              type="date"
-              max={today}
-              className={INPUT}
-              value={form.on}
-              onChange={(e) => change({ on: e.target.value })}
-              {...props}
-            />
-          )}
-        </Field>
-        <Field label={isHold ? 'To' : 'Next due'} hint="May stay empty.">
-          {(props) => (
-            <input
-              type="date"
-              min={form.on}
-              className={INPUT}
-              value={form.until ?? ''}
-              onChange={(e) => change({ until: e.target.value || null })}
-              {...props}
-            />
-          )}
-        </Field>
+        <TextField
+          label={isHold ? 'From' : 'On'}
+          type="date"
+          max={today}
+          error={errors.on?.message}
+          {...register('on')}
+        />
+        <TextField
+          label={isHold ? 'To' : 'Next due'}
+          hint="May stay empty."
+          type="date"
+          min={on}
+          error={errors.until?.message}
+          {...register('until', { setValueAs: (day: string | null) => day || null })}
+        />
       </div>
-      {isHold && (
-        <Field label="It leaves" hint="As the vet said; nothing where it was not said.">
-          {(props) => (
-            <select
-              className={INPUT}
-              value={form.leaves ?? 'nothing'}
-              onChange={(e) => change({ leaves: e.target.value as Form['leaves'] })}
-              {...props}
-            >
-              {Object.entries(LEAVES_WORDS).map(([key, words]) => (
-                <option key={key} value={key}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+      {isHold ? (
+        <ChoiceField
+          label="It leaves"
+          hint="As the vet said; nothing where it was not said."
+          words={Object.entries(LEAVES_WORDS)}
+          {...register('leaves')}
+        />
+      ) : (
+        <Tick {...register('passed')}>All was well</Tick>
       )}
-      {!isHold && (
-        <label className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-6"
-            checked={form.passed}
-            onChange={(e) => change({ passed: e.target.checked })}
-          />
-          All was well
-        </label>
-      )}
-      <Field label="Note">
-        {(props) => (
-          <input
-            className={INPUT}
-            value={form.note}
-            onChange={(e) => change({ note: e.target.value })}
-            {...props}
-          />
-        )}
-      </Field>
+      <TextField label="Note" {...register('note')} />
       {told && (
-        <Field label="Why it is corrected" hint="What it said before stays to be read.">
-          {(props) => (
-            <input
-              className={INPUT}
-              value={because}
-              maxLength={200}
-              onChange={(e) => setBecause(e.target.value)}
-              {...props}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Why it is corrected"
+          hint="What it said before stays to be read."
+          maxLength={200}
+          {...register('because')}
+        />
       )}
       <div className="flex gap-3">
         <Button type="submit" className="self-start" disabled={isLoading}>
