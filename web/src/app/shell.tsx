@@ -82,7 +82,8 @@ const AsOf = () => {
   const age = now - at
   return (
     <span className={age > OLD_MS ? 'font-bold text-ink' : ''}>
-      as of {clock(new Date(at).toISOString())}
+      <span className="phone:sr-only">as of </span>
+      {clock(new Date(at).toISOString())}
       {age > OLD_MS && ` (${howLong(age)} ago)`}
     </span>
   )
