@@ -36,7 +36,7 @@ export const problemOf = (error: unknown): Problem | null => {
 export const wordsFor = (error: unknown): string =>
   problemOf(error)?.title ?? 'No answer from the server. Check the signal and try again.'
 
-type Tag = 'Horse' | 'Yard'
+type Tag = 'Me' | 'Horse' | 'Yard'
 
 /** What a screen reads is the reply of its route; a program is told as core types it. */
 type Read<N extends ReadName> = N extends 'program' ? { id: string; program: Program } : ReplyOf<N>
@@ -83,13 +83,15 @@ export const api = createApi({
     onHeard: ({ dispatch }, wasHeard) => void dispatch(wasHeard ? heard() : notHeard()),
     onCutOff: () => void personHere().then((id) => (id === null ? undefined : forgetCopies(id))),
   }),
-  tagTypes: ['Horse', 'Yard'],
+  tagTypes: ['Me', 'Horse', 'Yard'],
   refetchOnReconnect: true,
   endpoints: (build) => {
     const read = (name: ReadName) =>
       build.query<unknown, object | undefined>({
         query: (named = {}) => ({ reads: { name, named }, url: `/${addressOf(name, named)}` }),
         providesTags: (_reply, _error, named) => {
+          // Who is signed in is not asked for in passing: the pen stays open over a sign-in that ended.
+          if (name === 'me' || name === 'about') return ['Me']
           const horse = horseTag(named)
           return name === 'program' || horse.length > 0 ? horse : ['Yard']
         },
@@ -102,7 +104,7 @@ export const api = createApi({
           method: addresses[name].method.toUpperCase(),
           body,
         }),
-        invalidatesTags: (_reply, _error, named) => ['Yard', ...horseTag(named)],
+        invalidatesTags: (_reply, _error, named) => ['Me', 'Yard', ...horseTag(named)],
       })
     const endpoints = Object.entries(addresses).map(([name, { method }]) => [
       name,

@@ -28,7 +28,7 @@ export const SendingBar = ({ now }: { now: Sending }) => (
 export const EndedNotice = ({ ended }: { ended: Ended }) => {
   const dispatch = useAppDispatch()
   useEffect(() => {
-    if (ended.step === 'done') dispatch(api.util.invalidateTags(['Yard', 'Horse']))
+    if (ended.step === 'done') dispatch(api.util.invalidateTags(['Me', 'Yard', 'Horse']))
   }, [dispatch, ended])
   if (ended.step === 'done')
     return (
