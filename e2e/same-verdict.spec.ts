@@ -10,8 +10,9 @@ const IN_THE_BROWSER = `
   import { FEET_FIRST } from '@still-pine/core/program'
   import { gateVerdicts, replayHorse, viewsOf } from '@still-pine/core/readiness'
   export const verdicts = (answers, facts, day) => {
-    const views = viewsOf(STANDARD_MODEL, FEET_FIRST, replayHorse(STANDARD_MODEL, FEET_FIRST, answers), day)
-    return gateVerdicts(FEET_FIRST, views, facts, day)
+    const records = replayHorse(STANDARD_MODEL, FEET_FIRST, answers)
+    const views = viewsOf(STANDARD_MODEL, FEET_FIRST, { records, on: day })
+    return gateVerdicts(FEET_FIRST, views, { facts, on: day })
   }
 `
 
