@@ -80,11 +80,11 @@ const AsOf = () => {
   const now = useNow(30_000)
   const at = shownAt === null || (isListening && !isAway) ? now : shownAt
   const age = now - at
+  // A phone has room for it only where it is to be known.
   return (
-    <span className={age > OLD_MS ? 'font-bold text-ink' : ''}>
-      <span className="phone:sr-only">as of </span>
-      {clock(new Date(at).toISOString())}
-      {age > OLD_MS && ` (${howLong(age)} ago)`}
+    <span className={age > OLD_MS ? 'font-bold text-ink' : 'phone:sr-only'}>
+      as of {clock(new Date(at).toISOString())}
+      {age > OLD_MS && ` (${howLong(age)} ago)`} ·{' '}
     </span>
   )
 }
@@ -139,7 +139,8 @@ const Frame = ({ children }: { children: ReactNode }) => {
           <Nav horseId={horseId} />
         </div>
         <p className="text-quiet">
-          {me && longDay(me.today)} · <AsOf /> · <SyncMark />
+          {me && longDay(me.today)} · <AsOf />
+          <SyncMark />
         </p>
       </header>
       {me && <ReachBanner personId={me.person.id} horseId={horseId} />}
