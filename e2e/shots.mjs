@@ -70,23 +70,23 @@ const log = async (page, asks) => {
 }
 
 const desk = await enter(DESK)
-await shoot(desk.page, `/before/${desk.id.Sedge}`, 'before')
-await shoot(desk.page, `/horses/${desk.id.Sedge}`, 'line')
-await shoot(desk.page, `/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence', async (page) => {
+await shoot(desk.page, [`/before/${desk.id.Sedge}`, 'before'])
+await shoot(desk.page, [`/horses/${desk.id.Sedge}`, 'line'])
+await shoot(desk.page, [`/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'evidence'], async (page) => {
   await page
     .getByRole('img', { name: /weeks of rest/ })
     .locator('svg')
     .waitFor()
   await page.getByLabel('Only answers given when').evaluate((choice) => choice.scrollIntoView())
 })
-await shoot(desk.page, `/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-stop')
-await shoot(desk.page, `/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble')
-await shoot(desk.page, `/horses/${desk.id.Bittern}/blocks`, 'blocks')
-await shoot(desk.page, `/horses/${desk.id.Sedge}/reading`, 'reading', async (page) => {
+await shoot(desk.page, [`/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-stop'])
+await shoot(desk.page, [`/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble'])
+await shoot(desk.page, [`/horses/${desk.id.Bittern}/blocks`, 'blocks'])
+await shoot(desk.page, [`/horses/${desk.id.Sedge}/reading`, 'reading'], async (page) => {
   await page.getByText(/times as fast as a horse in the middle/).waitFor()
 })
-await shoot(desk.page, '/yard/reading', 'yard-reading')
-await shoot(desk.page, '/yard/judging', 'judging', async (page) => {
+await shoot(desk.page, ['/yard/reading', 'yard-reading'])
+await shoot(desk.page, ['/yard/judging', 'judging'], async (page) => {
   await page.locator('figure svg').waitFor()
 })
 await desk.page.goto(`${product.url}/yard/schools`)
@@ -97,16 +97,16 @@ await desk.page.getByRole('button', { name: 'Add one' }).click()
 await desk.page.getByPlaceholder('A step, or one way of several').fill('flag')
 await desk.page.getByRole('option', { name: /^Flag/ }).click()
 await desk.page.getByRole('button', { name: /2 stroked/ }).click()
-await shoot(desk.page, '/yard/schools/lake-way/edit?part=needs&step=bend', 'school')
+await shoot(desk.page, ['/yard/schools/lake-way/edit?part=needs&step=bend', 'school'])
 const [lapwingSession] = (
   await (await desk.page.request.get(`${product.url}/api/v1/sessions?horseId=${desk.id.Lapwing}`)).json()
 ).sessions
-await shoot(desk.page, `/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after')
-await shoot(desk.page, '/week', 'week')
-await shoot(desk.page, `/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above')
-await shoot(desk.page, `/horses/${desk.id.Bramble}/incidents`, 'checks')
-await shoot(desk.page, '/yard', 'yard')
-await shoot(desk.page, `/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen', async (page) => {
+await shoot(desk.page, [`/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after'])
+await shoot(desk.page, ['/week', 'week'])
+await shoot(desk.page, [`/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above'])
+await shoot(desk.page, [`/horses/${desk.id.Bramble}/incidents`, 'checks'])
+await shoot(desk.page, ['/yard', 'yard'])
+await shoot(desk.page, [`/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen'], async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
   await log(page, [
     [2.6, 'w'],
@@ -121,8 +121,8 @@ await shoot(desk.page, `/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen', async
 })
 
 const phone = await enter(PHONE)
-await shoot(phone.page, `/horses/${phone.id.Sedge}`, 'line-phone')
-await shoot(phone.page, `/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone', async (page) => {
+await shoot(phone.page, [`/horses/${phone.id.Sedge}`, 'line-phone'])
+await shoot(phone.page, [`/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone'], async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
   await log(page, [
     [2.2, 'w'],
@@ -159,7 +159,7 @@ await log(desk.page, [
   [1.1, 'l'],
 ])
 await desk.page.clock.runFor(20_000)
-await shoot(desk.page, `/horses/${arrived}/arrival`, 'arrival', async (page) => {
+await shoot(desk.page, [`/horses/${arrived}/arrival`, 'arrival'], async (page) => {
   await page.getByRole('button', { name: 'Keep what it showed' }).click()
   await page.getByRole('heading', { name: 'How Angelica arrived' }).waitFor()
 })
