@@ -1,9 +1,12 @@
-import type { KeptAnswer } from '@still-pine/contract'
-import { calmWord, gradeWord, type Grade, type Side } from '@still-pine/core/answer'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { CalmSchema, GradeSchema, SideSchema, type KeptAnswer } from '@still-pine/contract'
+import { calmWord, gradeWord, type Grade } from '@still-pine/core/answer'
 import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { z } from 'zod'
 import { Button } from '../ui/button'
-import { Field, INPUT } from '../ui/field'
+import { TextField } from '../ui/inputs'
 import { clock } from '../shared/words'
 import { mend, takeBack } from './mend'
 import { CalmPicker, Picker, RungPicker, SidePicker } from '../shared/pickers'
@@ -15,28 +18,35 @@ interface Props {
   readonly mayMend: boolean
 }
 
+const Mended = z.object({
+  grade: GradeSchema,
+  calm: CalmSchema.nullable(),
+  side: SideSchema,
+  rung: z.int().positive(),
+  why: z.string().trim().max(200),
+})
+
 const Mending = ({ answer, step, personId, close }: Props & { close: () => void }) => {
-  const [grade, setGrade] = useState(answer.grade)
-  const [calm, setCalm] = useState(answer.calm)
-  const [side, setSide] = useState<Side>(answer.side)
-  const [rung, setRung] = useState(rungAt(step, answer.rung))
-  const [why, setWhy] = useState(answer.why ?? '')
-  const save = async (): Promise<void> => {
-    const said = why.trim() === '' ? null : why.trim()
-    await mend(personId, answer, { grade, calm, side, rung: markOf(step, rung), why: said })
+  const { register, handleSubmit, watch, setValue, formState } = useForm({
+    resolver: zodResolver(Mended),
+    defaultValues: {
+      grade: answer.grade,
+      calm: answer.calm,
+      side: answer.side,
+      rung: rungAt(step, answer.rung),
+      why: answer.why ?? '',
+    },
+  })
+  const told = watch()
+  const save = handleSubmit(async ({ rung, why, ...mended }) => {
+    await mend(personId, answer, { ...mended, rung: markOf(step, rung), why: why || null })
     close()
-  }
+  })
   return (
-    <form
-      className="flex flex-wrap items-end gap-3 bg-panel p-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void save()
-      }}
-    >
-      {step.sided && <SidePicker side={side} onPick={setSide} />}
-      <RungPicker step={step} rung={rung} onPick={setRung} />
-      <Picker label="Grade" value={grade} onPick={(value) => setGrade(Number(value) as Grade)}>
+    <form className="flex flex-wrap items-end gap-3 bg-panel p-3" onSubmit={(event) => void save(event)}>
+      {step.sided && <SidePicker side={told.side} onPick={(side) => setValue('side', side)} />}
+      <RungPicker step={step} rung={told.rung} onPick={(rung) => setValue('rung', rung)} />
+      <Picker label="Grade" value={told.grade} onPick={(grade) => setValue('grade', Number(grade) as Grade)}>
         {([0, 1, 2, 3, 4] as const).map((g) => (
           <option key={g} value={g}>
             {gradeWord(step.kind, g)}
@@ -44,19 +54,15 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
         ))}
       </Picker>
       {answer.against && (
-        <Field label="Why it was asked" hint={answer.against}>
-          {(props) => (
-            <input
-              className={INPUT}
-              maxLength={200}
-              value={why}
-              onChange={(event) => setWhy(event.target.value)}
-              {...props}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Why it was asked"
+          hint={answer.against}
+          maxLength={200}
+          error={formState.errors.why?.message}
+          {...register('why')}
+        />
       )}
-      <CalmPicker label="Calm" calm={calm} onPick={setCalm} />
+      <CalmPicker label="Calm" calm={told.calm} onPick={(calm) => setValue('calm', calm)} />
       <Button look="act" type="submit">
         Correct
       </Button>

@@ -22,10 +22,6 @@ export const library = async () => {
   return core
 }
 
-/** A colour of the page as it is now, for a library that does not read its variables. */
-export const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim()
-
 interface Props {
   /** What the chart says now; a chart without its sentence is half of one. */
   readonly sentence: string

@@ -1,15 +1,15 @@
+import { zodResolver } from '@hookform/resolvers/zod'
 import { PutIncident, type Incident, type IncidentTold } from '@still-pine/contract'
 import { sidesOf, stepOf, type Program } from '@still-pine/core/program'
-import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import type { z } from 'zod'
 import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useQuery } from '../../app/client'
 import { keepHere } from '../../offline/keep'
 import { Button } from '../../ui/button'
-import { Field, INPUT } from '../../ui/field'
+import { ChoiceField, LinesField, TextField, Tick } from '../../ui/inputs'
 import { HURT_WORDS, INCIDENT_WORDS } from '../../shared/incident-words'
-
-type Form = IncidentTold
 
 interface Props {
   readonly horseId: string
@@ -20,7 +20,7 @@ interface Props {
   readonly onDone: () => void
 }
 
-const blank = (today: string): Form => ({
+const blank = (today: string): IncidentTold => ({
   kind: 'kick',
   on: today,
   step: null,
@@ -40,166 +40,93 @@ export const formOfIncident = ({
   withdrawn: _withdrawn,
   earlier: _earlier,
   ...form
-}: Incident): Form => form
+}: Incident): IncidentTold => form
+
+/** An empty choice is none. */
+const orNone = { setValueAs: (value: string | null) => value || null }
 
 /** Tells an incident: what, where, on which side, in which step, what was before and what came after. */
 export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) => {
-  const [form, setForm] = useState<Form>(told ? formOfIncident(told) : blank(today))
-  const [because, setBecause] = useState('')
   const { data: me } = useQuery('me')
-  const change = (patch: Partial<Form>): void => setForm({ ...form, ...patch })
-  const step = form.step ? stepOf(program, form.step) : undefined
+  const { register, handleSubmit, watch, setValue, formState } = useForm<
+    z.input<typeof PutIncident>,
+    unknown,
+    z.output<typeof PutIncident>
+  >({
+    resolver: zodResolver(PutIncident),
+    defaultValues: { ...(told ? formOfIncident(told) : blank(today)), because: '' },
+  })
+  const { errors } = formState
+  const inStep = watch('step')
+  const step = inStep ? stepOf(program, inStep) : undefined
   const sides = step ? sidesOf(step).filter((side) => side !== 'none') : (['left', 'right'] as const)
-  const keep = async (): Promise<void> => {
-    const item = {
-      do: 'incident' as const,
-      id: told?.id ?? uuid(),
-      horseId,
-      incident: PutIncident.parse({ ...form, because }),
-    }
+  const send = handleSubmit(async (incident) => {
+    const item = { do: 'incident' as const, id: told?.id ?? uuid(), horseId, incident }
     if (!me || !(await keepHere(me.person.id, horseId, item))) return
-    toast(`Kept: ${INCIDENT_WORDS[form.kind].toLowerCase()}.`)
+    toast(`Recorded: ${INCIDENT_WORDS[incident.kind].toLowerCase()}.`)
     onDone()
-  }
-  const words = (label: string, key: 'where' | 'before' | 'after', hint: string) => (
-    <Field label={label} hint={hint}>
-      {(props) => (
-        <textarea
-          className={INPUT}
-          rows={2}
-          value={form[key]}
-          onChange={(event) => change({ [key]: event.target.value })}
-          {...props}
-        />
-      )}
-    </Field>
-  )
-  const tick = (words: string, key: 'mounted' | 'fell') => (
-    <label className="flex min-h-11 items-center gap-3 font-bold">
-      <input
-        type="checkbox"
-        className="size-6"
-        checked={form[key] ?? false}
-        onChange={(event) => change({ [key]: event.target.checked })}
-      />
-      {words}
-    </label>
-  )
+  })
   return (
     <form
       className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-stop bg-panel p-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void keep()
-      }}
+      noValidate
+      onSubmit={(event) => void send(event)}
     >
       <h2 className="text-lg">
         {told
           ? `The ${INCIDENT_WORDS[told.kind].toLowerCase()}: tell more or correct it`
           : 'Record an incident'}
       </h2>
-      <>
-        <div className="grid gap-3 desk:grid-cols-2">
-          <Field label="What happened">
-            {(props) => (
-              <select
-                className={INPUT}
-                value={form.kind}
-                onChange={(event) => change({ kind: event.target.value as Form['kind'] })}
-                {...props}
-              >
-                {Object.entries(INCIDENT_WORDS).map(([kind, word]) => (
-                  <option key={kind} value={kind}>
-                    {word}
-                  </option>
-                ))}
-              </select>
-            )}
-          </Field>
-          <Field label="On">
-            {(props) => (
-              <input
-                type="date"
-                max={today}
-                required
-                className={INPUT}
-                value={form.on}
-                onChange={(event) => change({ on: event.target.value })}
-                {...props}
-              />
-            )}
-          </Field>
-        </div>
-        <Field label="In which step" hint="What it closes opens again when the right first asks have passed.">
-          {(props) => (
-            <select
-              className={INPUT}
-              value={form.step ?? ''}
-              onChange={(event) => change({ step: event.target.value || null, side: null })}
-              {...props}
-            >
-              <option value="">outside the work</option>
-              {program.steps.map(({ key, name }) => (
-                <option key={key} value={key}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        {tick('Somebody was riding, or had weight on it', 'mounted')}
-        {tick('The horse fell', 'fell')}
-        <Field label="Is anyone hurt?">
-          {(props) => (
-            <select
-              className={INPUT}
-              value={form.hurt}
-              onChange={(event) => change({ hurt: event.target.value as NonNullable<Form['hurt']> })}
-              {...props}
-            >
-              {Object.entries(HURT_WORDS).map(([hurt, word]) => (
-                <option key={hurt} value={hurt}>
-                  {word}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-      </>
+      <div className="grid gap-3 desk:grid-cols-2">
+        <ChoiceField label="What happened" words={Object.entries(INCIDENT_WORDS)} {...register('kind')} />
+        <TextField label="On" type="date" max={today} error={errors.on?.message} {...register('on')} />
+      </div>
+      <ChoiceField
+        label="In which step"
+        hint="What it closes opens again when the right first asks have passed."
+        words={[['', 'outside the work'], ...program.steps.map(({ key, name }) => [key, name] as const)]}
+        {...register('step', { ...orNone, onChange: () => setValue('side', null) })}
+      />
+      <Tick {...register('mounted')}>
+        <b>Somebody was riding, or had weight on it</b>
+      </Tick>
+      <Tick {...register('fell')}>
+        <b>The horse fell</b>
+      </Tick>
+      <ChoiceField label="Is anyone hurt?" words={Object.entries(HURT_WORDS)} {...register('hurt')} />
       {sides.length > 0 && (
-        <Field label="Side of the horse">
-          {(props) => (
-            <select
-              className={INPUT}
-              value={form.side ?? ''}
-              onChange={(event) => change({ side: (event.target.value || null) as Form['side'] })}
-              {...props}
-            >
-              <option value="">neither</option>
-              {sides.map((side) => (
-                <option key={side} value={side}>
-                  {side}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <ChoiceField
+          label="Side of the horse"
+          words={[['', 'neither'], ...sides.map((side) => [side, side] as const)]}
+          {...register('side', orNone)}
+        />
       )}
-      {words('Where', 'where', 'Which pen, which corner, what stood there.')}
-      {words('Before it', 'before', 'What was being asked, what was seen first.')}
-      {words('After it', 'after', 'What was done, how the horse came out of it.')}
+      <LinesField
+        label="Where"
+        hint="Which pen, which corner, what stood there."
+        error={errors.where?.message}
+        {...register('where')}
+      />
+      <LinesField
+        label="Before it"
+        hint="What was being asked, what was seen first."
+        error={errors.before?.message}
+        {...register('before')}
+      />
+      <LinesField
+        label="After it"
+        hint="What was done, how the horse came out of it."
+        error={errors.after?.message}
+        {...register('after')}
+      />
       {told && (
-        <Field label="Why it is corrected" hint="Empty where more is told and nothing was wrong.">
-          {(props) => (
-            <input
-              className={INPUT}
-              maxLength={200}
-              value={because}
-              onChange={(event) => setBecause(event.target.value)}
-              {...props}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Why it is corrected"
+          hint="Empty where more is told and nothing was wrong."
+          maxLength={200}
+          error={errors.because?.message}
+          {...register('because')}
+        />
       )}
       <div className="flex gap-3">
         <Button type="submit">{told ? 'Correct' : 'Record the incident'}</Button>

@@ -1,6 +1,7 @@
 import type { GapOn } from '@still-pine/core/evidence'
 import type { EChartsCoreOption } from 'echarts/core'
-import { colour } from '../../drawing/chart'
+import { dayAxis, lineOf, told, valueAxis } from '../../drawing/chart-look'
+import { colour } from '../../drawing/colour'
 
 /** A gap of this much is worth working on. */
 const MATTERS = 0.15
@@ -10,44 +11,34 @@ const points = (gap: number): string =>
 
 /** Left less right over the days: above the middle the right side is behind, below it the left. */
 export const gapOption = (gaps: readonly GapOn[]): EChartsCoreOption => {
-  const ink = colour('ink')
   const most = Math.max(0.3, ...gaps.map(({ gap }) => Math.abs(gap)))
   const top = Math.ceil(most * 10) / 10
   return {
     grid: { left: 124, right: 16, top: 12, bottom: 30 },
-    xAxis: {
-      type: 'time',
-      axisLabel: { color: ink, fontSize: 15, hideOverlap: true },
-      axisLine: { onZero: false },
-    },
-    yAxis: {
-      type: 'value',
+    xAxis: dayAxis({ axisLine: { onZero: false } }),
+    yAxis: valueAxis({
       min: -top,
       max: top,
-      axisLabel: { color: ink, fontSize: 15, customValues: [-top, 0, top], formatter: points },
+      axisLabel: { customValues: [-top, 0, top], formatter: points },
       axisTick: { customValues: [-top, 0, top] },
       splitLine: { show: false },
-    },
-    tooltip: {
-      trigger: 'axis',
-      backgroundColor: colour('panel'),
-      textStyle: { color: ink, fontSize: 16 },
+    }),
+    tooltip: told('axis', {
       valueFormatter: (value: unknown) => (typeof value === 'number' ? points(value) : ''),
-    },
+    }),
     series: [
       {
         type: 'line',
         name: 'gap',
         step: 'end',
         showSymbol: false,
-        lineStyle: { color: colour('way'), width: 2.5 },
-        itemStyle: { color: colour('way') },
+        ...lineOf('way'),
         data: gaps.map(({ day, gap }) => [day, gap]),
         markLine: {
           silent: true,
           symbol: 'none',
           label: { show: false },
-          lineStyle: { color: ink, type: 'solid', width: 1 },
+          lineStyle: { color: colour('ink'), type: 'solid', width: 1 },
           data: [{ yAxis: 0 }],
         },
         markArea: {

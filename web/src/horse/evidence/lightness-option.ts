@@ -2,7 +2,8 @@ import type { StepAnswer } from '@still-pine/contract'
 import { calmWord, GRADE_WORDS, PLACE_WORDS, type Side } from '@still-pine/core/answer'
 import { rungName, type Step } from '@still-pine/core/program'
 import type { EChartsCoreOption } from 'echarts/core'
-import { colour } from '../../drawing/chart'
+import { told, valueAxis } from '../../drawing/chart-look'
+import { colour } from '../../drawing/colour'
 import { SIDE_LOOK } from './sides'
 
 /** More than these are scrolled through, the newest in sight. */
@@ -40,7 +41,7 @@ export const drawnOf = (answers: readonly StepAnswer[], side: Side): readonly Dr
   return ofSide.map((answer, i) => ({ ...answer, cold: ofSide[i - 1]?.day !== answer.day }))
 }
 
-const told = (step: Step, { day, grade, calm, rung, place, personName, cold }: Drawn): string =>
+const wordsOf = (step: Step, { day, grade, calm, rung, place, personName, cold }: Drawn): string =>
   [
     `${day}${cold ? ', first of its day' : ''}`,
     `${GRADE_WORDS[step.kind][grade]}, ${calm === null ? 'calm not noted' : calmWord(calm)}`,
@@ -54,7 +55,6 @@ export const lightnessOption = (
   sides: readonly { readonly side: Side; readonly answers: readonly Drawn[] }[],
 ): EChartsCoreOption => {
   const longest = Math.max(...sides.map(({ answers }) => answers.length))
-  const ink = colour('ink')
   const series = sides.flatMap(({ side, answers }) => {
     const look = SIDE_LOOK[side]
     const numbered = answers.map((answer, i) => ({ answer, n: i + 1 }))
@@ -88,44 +88,33 @@ export const lightnessOption = (
   })
   return {
     grid: { left: 124, right: 16, top: 12, bottom: longest > IN_SIGHT ? 74 : 44 },
-    xAxis: {
-      type: 'value',
+    xAxis: valueAxis({
       min: 0,
       max: Math.max(2, longest) + 0.5,
       minInterval: 1,
       name: 'answer',
-      nameLocation: 'middle',
       nameGap: 26,
       axisLine: { onZero: false },
-      axisLabel: { color: ink, fontSize: 15, showMinLabel: false, showMaxLabel: false },
-      nameTextStyle: { color: ink, fontSize: 15 },
+      axisLabel: { showMinLabel: false, showMaxLabel: false },
       splitLine: { show: false },
-    },
-    yAxis: {
-      type: 'value',
+    }),
+    yAxis: valueAxis({
       min: -0.3,
       max: 4.3,
       interval: 1,
       inverse: true,
       axisLabel: {
-        color: ink,
-        fontSize: 15,
         customValues: [0, 1, 2, 3, 4],
         formatter: (grade: number) => GRADE_WORDS[step.kind][grade as 0] ?? '',
       },
       axisTick: { customValues: [0, 1, 2, 3, 4] },
-      splitLine: { lineStyle: { color: colour('line') } },
-    },
-    tooltip: {
-      trigger: 'item',
-      backgroundColor: colour('panel'),
-      textStyle: { color: ink, fontSize: 16 },
-      extraCssText: 'white-space: pre-line',
+    }),
+    tooltip: told('item', {
       formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
         const { side, numbered } = series[seriesIndex]!
-        return `${SIDE_LOOK[side].name}\n${told(step, numbered[dataIndex]!.answer)}`
+        return `${SIDE_LOOK[side].name}\n${wordsOf(step, numbered[dataIndex]!.answer)}`
       },
-    },
+    }),
     ...(longest > IN_SIGHT
       ? {
           dataZoom: [

@@ -1,7 +1,8 @@
-import { chancePercent, percent } from '@still-pine/core/answer'
+import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import type { EChartsCoreOption } from 'echarts/core'
-import { colour } from '../../drawing/chart'
+import { chanceAxis, inked, told } from '../../drawing/chart-look'
+import { colour } from '../../drawing/colour'
 import { sideAfter } from '../../shared/words'
 
 /** Tracks of which enough is known to say where they stand. */
@@ -20,27 +21,12 @@ const corner = (
 /** Answer against calm: how light up the page, how loose to the right, each track a mark. */
 export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
   const ink = colour('ink')
-  const axis = {
-    type: 'value',
-    min: 0,
-    max: 1,
-    interval: 0.5,
-    axisLabel: { color: ink, fontSize: 15, formatter: percent },
-    nameLocation: 'middle',
-    nameTextStyle: { color: ink, fontSize: 15 },
-    splitLine: { lineStyle: { color: ink, type: 'dotted' } },
-  }
+  const halves = { interval: 0.5, splitLine: { lineStyle: { color: ink, type: 'dotted' } } }
   return {
     grid: { left: 68, right: 24, top: 16, bottom: 52 },
-    xAxis: { ...axis, name: 'chance that it is not tight', nameGap: 30 },
-    yAxis: { ...axis, name: 'chance of a light answer', nameGap: 48 },
-    tooltip: {
-      trigger: 'item',
-      backgroundColor: colour('panel'),
-      textStyle: { color: ink, fontSize: 16 },
-      extraCssText: 'white-space: pre-line',
-      formatter: ({ data }: { data: { told: string } }) => data.told,
-    },
+    xAxis: chanceAxis({ ...halves, name: 'chance that it is not tight', nameGap: 30 }),
+    yAxis: chanceAxis({ ...halves, name: 'chance of a light answer', nameGap: 48 }),
+    tooltip: told('item', { formatter: ({ data }: { data: { told: string } }) => data.told }),
     series: [
       {
         type: 'scatter',
@@ -55,7 +41,7 @@ export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
         markArea: {
           silent: true,
           itemStyle: { color: 'transparent' },
-          label: { color: ink, fontSize: 18, fontWeight: 'bold' },
+          label: { ...inked(18), fontWeight: 'bold' },
           data: [
             corner('reactive', [0, 0.5], { to: [0.5, 1], position: 'insideTopLeft' }),
             corner('soft', [0.5, 0.5], { to: [1, 1], position: 'insideTop' }),

@@ -1,32 +1,17 @@
 import { percent } from '@still-pine/core/answer'
 import type { Reliability } from '@still-pine/core/evidence'
 import type { EChartsCoreOption } from 'echarts/core'
-import { colour } from '../../drawing/chart'
+import { chanceAxis, told } from '../../drawing/chart-look'
+import { colour } from '../../drawing/colour'
 
 /** What was predicted against what came, in tenths: on the dotted line the two agree. */
 export const reliabilityOption = ({ tenths }: Reliability): EChartsCoreOption => {
   const ink = colour('ink')
-  const axis = {
-    type: 'value',
-    min: 0,
-    max: 1,
-    interval: 0.25,
-    axisLabel: { color: ink, fontSize: 15, formatter: percent },
-    splitLine: { lineStyle: { color: colour('line') } },
-    nameLocation: 'middle',
-    nameTextStyle: { color: ink, fontSize: 15 },
-  }
   return {
     grid: { left: 72, right: 24, top: 16, bottom: 52 },
-    xAxis: { ...axis, name: 'chance that was said', nameGap: 30 },
-    yAxis: { ...axis, name: 'came light', nameGap: 50 },
-    tooltip: {
-      trigger: 'item',
-      backgroundColor: colour('panel'),
-      textStyle: { color: ink, fontSize: 16 },
-      extraCssText: 'white-space: pre-line',
-      formatter: ({ data }: { data: { told?: string } }) => data.told ?? '',
-    },
+    xAxis: chanceAxis({ interval: 0.25, name: 'chance that was said', nameGap: 30 }),
+    yAxis: chanceAxis({ interval: 0.25, name: 'came light', nameGap: 50 }),
+    tooltip: told('item', { formatter: ({ data }: { data: { told?: string } }) => data.told ?? '' }),
     series: [
       {
         type: 'line',

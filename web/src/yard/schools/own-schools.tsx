@@ -1,59 +1,47 @@
+import { zodResolver } from '@hookform/resolvers/zod'
 import type { School } from '@still-pine/contract'
 import { SCHOOLS } from '@still-pine/core/program'
 import { count } from '@still-pine/core/answer'
 import { copyOfSchool } from '@still-pine/core/school-edit'
-import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
+import { z } from 'zod'
 import { useCommand, wordsFor } from '../../app/client'
-import { Picker } from '../../shared/pickers'
 import { Button } from '../../ui/button'
-import { Field, INPUT } from '../../ui/field'
+import { ChoiceField, TextField } from '../../ui/inputs'
 import { BringSchool } from './bring-school'
 import { freeKey } from './free-key'
 
+const Copied = z.object({ from: z.string(), name: z.string().trim().min(1).max(80) })
+
 const CopyForm = ({ schools }: { schools: readonly School[] }) => {
-  const [from, setFrom] = useState(SCHOOLS[0]!.school)
-  const [name, setName] = useState('')
+  const { register, handleSubmit, formState } = useForm({
+    resolver: zodResolver(Copied),
+    mode: 'onChange',
+    defaultValues: { from: SCHOOLS[0]!.school, name: '' },
+  })
   const [put, { isLoading }] = useCommand('putProgram')
   const navigate = useNavigate()
-  const copy = async (): Promise<void> => {
+  const copy = handleSubmit(async ({ from, name }) => {
     const source = SCHOOLS.find(({ school }) => school === from)!
-    const program = copyOfSchool(source, freeKey(name, schools), name.trim())
+    const program = copyOfSchool(source, freeKey(name, schools), name)
     const done = await put({ programId: uuid(), body: { basedOn: 0, program } })
     if (done.error) toast.error(wordsFor(done.error))
     else void navigate(`/yard/schools/${program.school}/edit`)
-  }
+  })
   return (
-    <form
-      className="flex max-w-3xl flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void copy()
-      }}
-    >
-      <Picker label="Copy" value={from} onPick={setFrom}>
-        {SCHOOLS.map(({ school, name }) => (
-          <option key={school} value={school}>
-            {name}
-          </option>
-        ))}
-      </Picker>
+    <form className="flex max-w-3xl flex-wrap items-end gap-3" onSubmit={(event) => void copy(event)}>
+      <ChoiceField
+        label="Copy"
+        words={SCHOOLS.map(({ school, name }) => [school, name] as const)}
+        {...register('from')}
+      />
       <div className="grow">
-        <Field label="and call it">
-          {(props) => (
-            <input
-              className={INPUT}
-              maxLength={80}
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-              {...props}
-            />
-          )}
-        </Field>
+        <TextField label="and call it" maxLength={80} {...register('name')} />
       </div>
-      <Button look="act" type="submit" disabled={!name.trim() || isLoading}>
+      <Button look="act" type="submit" disabled={!formState.isValid || isLoading}>
         Copy and change it
       </Button>
     </form>

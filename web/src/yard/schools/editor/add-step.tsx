@@ -1,10 +1,12 @@
+import { zodResolver } from '@hookform/resolvers/zod'
 import { dataOfOwn, STAGES, type Step } from '@still-pine/core/program'
 import { stepsLeftOut } from '@still-pine/core/school-edit'
 import type { Kind } from '@still-pine/core/answer'
 import { useState } from 'react'
-import { Picker } from '../../../shared/pickers'
+import { useForm } from 'react-hook-form'
+import { z } from 'zod'
 import { Button } from '../../../ui/button'
-import { Field, INPUT } from '../../../ui/field'
+import { ChoiceField, LinesField, TextField } from '../../../ui/inputs'
 import { Sheet } from '../../../ui/sheet'
 import type { SchoolDraft } from './use-draft'
 
@@ -25,76 +27,66 @@ const keyFrom = (name: string, taken: readonly string[]): string => {
   return taken.includes(key) ? keyFrom(`${plain}-2`, taken) : key
 }
 
-const OwnStep = ({ draft, onAdd }: { draft: SchoolDraft; onAdd: (step: Step) => void }) => {
-  const [name, setName] = useState('')
-  const [kind, setKind] = useState<Kind>('ask')
-  const [stage, setStage] = useState(1)
-  const [rungs, setRungs] = useState('')
-  const lines = rungs
+const linesOf = (text: string): readonly string[] =>
+  text
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean)
-  const add = (): void =>
-    onAdd({
-      key: keyFrom(
-        name,
+
+const Told = z.object({
+  name: z.string().trim().min(1),
+  kind: z.enum(['ask', 'accept', 'hold']),
+  stage: z.coerce.number<number>().int().min(1).max(STAGES.length),
+  rungs: z.string().refine((text) => linesOf(text).length > 0),
+})
+
+const ownStep = ({ name, kind, stage, rungs }: z.output<typeof Told>, taken: readonly string[]): Step => {
+  const lines = linesOf(rungs)
+  return {
+    key: keyFrom(name, taken),
+    name,
+    stage,
+    kind,
+    sided: true,
+    allRound: false,
+    rungs: lines,
+    rungCount: lines.length,
+    requiredRung: lines.length,
+    needs: [],
+    roles: [],
+    ...dataOfOwn({ stage, kind }),
+    does: lines.map(() => ({})),
+  }
+}
+
+const OwnStep = ({ draft, onAdd }: { draft: SchoolDraft; onAdd: (step: Step) => void }) => {
+  const { register, handleSubmit, formState } = useForm({
+    resolver: zodResolver(Told),
+    mode: 'onChange',
+    defaultValues: { name: '', kind: 'ask' as const, stage: 1, rungs: '' },
+  })
+  const add = handleSubmit((told) =>
+    onAdd(
+      ownStep(
+        told,
         draft.program.steps.map(({ key }) => key),
       ),
-      name: name.trim(),
-      stage,
-      kind,
-      sided: true,
-      allRound: false,
-      rungs: lines,
-      rungCount: lines.length,
-      requiredRung: lines.length,
-      needs: [],
-      roles: [],
-      ...dataOfOwn({ stage, kind }),
-      does: lines.map(() => ({})),
-    })
+    ),
+  )
   return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        add()
-      }}
-    >
+    <form className="flex flex-col gap-3" onSubmit={(event) => void add(event)}>
       <h3 className="text-xl">One of your own</h3>
-      <Field label="Name">
-        {(props) => (
-          <input className={INPUT} value={name} onChange={(e) => setName(e.target.value)} {...props} />
-        )}
-      </Field>
-      <div className="flex flex-wrap gap-3">
-        <Picker label="What it is" value={kind} onPick={(value) => setKind(value as Kind)}>
-          {KINDS.map(([key, words]) => (
-            <option key={key} value={key}>
-              {words}
-            </option>
-          ))}
-        </Picker>
-        <Picker label="Stage" value={stage} onPick={(value) => setStage(Number(value))}>
-          {STAGES.map((words, i) => (
-            <option key={words} value={i + 1}>
-              {words}
-            </option>
-          ))}
-        </Picker>
+      <TextField label="Name" {...register('name')} />
+      <div className="grid gap-3 desk:grid-cols-2">
+        <ChoiceField label="What it is" words={KINDS} {...register('kind')} />
+        <ChoiceField
+          label="Stage"
+          words={STAGES.map((words, i) => [String(i + 1), words] as const)}
+          {...register('stage')}
+        />
       </div>
-      <Field label="Its rungs, easiest first, one a line">
-        {(props) => (
-          <textarea
-            className={INPUT}
-            rows={4}
-            value={rungs}
-            onChange={(e) => setRungs(e.target.value)}
-            {...props}
-          />
-        )}
-      </Field>
-      <Button look="act" type="submit" disabled={!name.trim() || lines.length === 0}>
+      <LinesField label="Its rungs, easiest first, one a line" {...register('rungs')} />
+      <Button look="act" type="submit" disabled={!formState.isValid}>
         Put it on the path
       </Button>
     </form>

@@ -1,28 +1,34 @@
+import { zodResolver } from '@hookform/resolvers/zod'
 import { markOf, type Step } from '@still-pine/core/program'
-import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { z } from 'zod'
 import { Button } from '../../../ui/button'
 import { INPUT } from '../../../ui/field'
 import { SortableList, SortableRow } from '../../../ui/sortable'
 import type { SchoolDraft } from './use-draft'
 
+const Words = z.object({ words: z.string().trim().min(1) })
+
 const Rung = ({ step, rung, draft }: { step: Step; rung: number; draft: SchoolDraft }) => {
   const words = step.rungs[rung - 1]!
-  const [text, setText] = useState(words)
+  const { register, handleSubmit, reset } = useForm({
+    resolver: zodResolver(Words),
+    defaultValues: { words },
+  })
   const isRequired = rung === step.requiredRung
-  const keep = (): void => {
-    if (text.trim() && text.trim() !== words)
-      draft.make({ do: 'word-rung', step: step.key, rung, words: text.trim() })
-    else setText(words)
-  }
+  const reword = handleSubmit(
+    (told) => {
+      if (told.words === words || !draft.make({ do: 'word-rung', step: step.key, rung, ...told })) reset()
+    },
+    () => reset(),
+  )
   return (
     <SortableRow id={String(markOf(step, rung))} name={`rung ${rung}, ${words}`} className="py-1">
       <span className="w-6 text-right font-bold tabular-nums">{rung}</span>
       <input
         className={`${INPUT} grow`}
         aria-label={`Words of rung ${rung}`}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onBlur={keep}
+        {...register('words', { onBlur: () => void reword() })}
       />
       <label className="flex min-h-11 shrink-0 items-center gap-1 px-1">
         <input
@@ -47,26 +53,20 @@ const Rung = ({ step, rung, draft }: { step: Step; rung: number; draft: SchoolDr
 }
 
 const NewRung = ({ step, draft }: { step: Step; draft: SchoolDraft }) => {
-  const [words, setWords] = useState('')
-  const add = (): void => {
-    const rung = step.rungs.length + 1
-    if (words.trim() && draft.make({ do: 'add-rung', step: step.key, rung, words: words.trim() }))
-      setWords('')
-  }
+  const { register, handleSubmit, reset } = useForm({
+    resolver: zodResolver(Words),
+    defaultValues: { words: '' },
+  })
+  const add = handleSubmit(({ words }) => {
+    if (draft.make({ do: 'add-rung', step: step.key, rung: step.rungs.length + 1, words })) reset()
+  })
   return (
-    <form
-      className="flex items-end gap-2 pl-15"
-      onSubmit={(event) => {
-        event.preventDefault()
-        add()
-      }}
-    >
+    <form className="flex items-end gap-2 pl-15" onSubmit={(event) => void add(event)}>
       <input
         className={INPUT}
         aria-label="Words of a new rung"
         placeholder="A new rung, harder than the last; drag it to its place"
-        value={words}
-        onChange={(e) => setWords(e.target.value)}
+        {...register('words')}
       />
       <Button type="submit">Add</Button>
     </form>
