@@ -18,6 +18,11 @@ export default defineConfig({
       }),
       project('web', ['web/**/*.test.ts'], { testTimeout: 60_000 }),
       project('stand-ins', ['stand-ins/**/*.test.ts']),
+      project('hosts', ['e2e/**/*.test.ts'], {
+        globalSetup: ['server/tests/cluster.ts'],
+        testTimeout: 180_000,
+        hookTimeout: 120_000,
+      }),
       project('demo', ['demo/**/*.test.ts'], { testTimeout: 240_000 }),
     ],
   },

@@ -105,11 +105,12 @@ export const circumstancesOf = (client: Client, horseId: string) =>
         where horse_id = ${horseId} order by started_at, id`,
   )
 
-/** How each session was in which a step of a horse was asked. */
+/** How each session was in which a step of a horse was asked, by the answers that stand. */
 export const circumstancesOfStep = (client: Client, horseId: string, step: string) =>
   rows<Pick<EvidenceSession, 'id' | 'circumstances'>>(
     client,
     sql`select id, circumstances from pen_session
-        where id in (select session_id from answer where horse_id = ${horseId} and step = ${step})
+        where id in (select a.session_id from answer a left join voiding v on v.answer_id = a.id
+                     where a.horse_id = ${horseId} and a.step = ${step} and v.id is null)
         order by started_at, id`,
   )
