@@ -25,6 +25,7 @@ import {
   TestClock,
   voidItem,
 } from '../server/tests/making'
+import type {} from '../server/tests/cluster'
 import { startYard, type Running, type Visitor } from '../server/tests/running'
 
 // A yard by chance, from a set seed: each question is put to the server and to a device that carries its horses, and
@@ -38,7 +39,6 @@ const oneOf = <T>(list: readonly T[]): T => list[upTo(list.length - 1)]!
 
 let yard: Running & { starter: Visitor }
 let horses: readonly Horse[]
-let programs: ReadonlyMap<string, Program>
 const reader = new Reader()
 
 const DAYS_WORKED = 14
@@ -56,7 +56,7 @@ const daysOfWork = (horseId: string, program: Program): readonly (readonly objec
         change: {
           step: step.key,
           side: oneOf(sidesOf(step)),
-          rung: 1 + upTo(step.rungCount - 1),
+          rung: 1 + upTo(step.rungs.length - 1),
           grade: oneOf([0, 1, 1, 1, 2, 3, 4]),
           calm: oneOf([0, 0, 1, 2, null]),
           uncued: upTo(19) === 0,

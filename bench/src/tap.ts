@@ -77,7 +77,8 @@ const onBarePage = async (page: Page, address: string): Promise<number> => {
 const tapAnswers = async ({ page, address, horseId }: Opened): Promise<readonly Figure[]> => {
   await installed({ page, address, horseId })
   const bare = await onBarePage(page, address)
-  await page.goto(`${address}/pen/${horseId}?step=step-back`)
+  // It needs nothing first: any horse may be asked it.
+  await page.goto(`${address}/pen/${horseId}?step=settle-in-pen`)
   await page.getByRole('button', { name: /forward on the remote/ }).waitFor()
   await slowDown(page)
   await page.evaluate(watch)
