@@ -6,7 +6,7 @@ import { enterDemo, expect, test } from './fixtures'
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
 
 const IN_THE_BROWSER = `
-  import { STANDARD_MODEL } from '@still-pine/core/belief'
+  import { STANDARD_MODEL } from '@still-pine/core/judgement'
   import { FEET_FIRST } from '@still-pine/core/program'
   import { gateVerdicts, replayHorse, viewsOf } from '@still-pine/core/readiness'
   export const verdicts = (answers, facts, day) => {

@@ -1,5 +1,5 @@
 import { addDays, PLAIN, type Day, type Grade, type Side } from '../src/answer'
-import { STANDARD_MODEL } from '../src/belief'
+import { STANDARD_MODEL } from '../src/judgement'
 import type { Confirmation, Facts } from '../src/facts'
 import { FEET_FIRST, type Program, type Step } from '../src/program'
 import { replayHorse, viewsOf, type TrackedAnswer, type Views } from '../src/readiness'
@@ -36,7 +36,7 @@ export interface HeldWays {
 }
 
 /**
- * A log that makes every track of a program Solid: a few days of light, loose answers all round at the required rung, and
+ * A log that makes every track of a program Solid: a few days of loose answers on the thought, all round at the required rung, and
  * after them a few on the rungs beyond, so that nothing of the ladder was never asked.
  */
 export const heldLog = ({
@@ -45,7 +45,7 @@ export const heldLog = ({
   notBeyond = [],
   lastDay,
   days = 4,
-  grade = 1,
+  grade = 0,
 }: HeldWays): TrackedAnswer[] => {
   const steps = program.steps.filter(({ key }) => !without.includes(key))
   return Array.from({ length: days }, (_, i) => addDays(lastDay, 2 * (i - days + 1))).flatMap((day) => [

@@ -1,8 +1,8 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { addDays, PLAIN, type Answer, type Calm, type Grade } from '../src/answer'
-import { STANDARD_MODEL } from '../src/belief'
+import { STANDARD_MODEL } from '../src/judgement'
 import type { JudgedStep } from '../src/program'
-import { judge, replay, type TrackView } from '../src/readiness'
+import { judge, trackAlone, type TrackView } from '../src/readiness'
 
 export const FIRST_DAY = '2026-03-02'
 
@@ -30,7 +30,7 @@ export const light = (calm: Calm = 0, grade: Grade = 1): Partial<Answer> => ({ g
 export const ASK: JudgedStep = { kind: 'ask', requiredRung: 3, allRound: false }
 
 export const judged = (answers: readonly Answer[], on: string, step: JudgedStep = ASK): TrackView =>
-  judge(STANDARD_MODEL, step, { record: replay(STANDARD_MODEL, step, { answers }).record, on })
+  judge(STANDARD_MODEL, step, { ...trackAlone(STANDARD_MODEL, step, answers), on })
 
 /** Draws from [0, 1) with a fixed seed. */
 export const seeded = (seed: number): (() => number) => {

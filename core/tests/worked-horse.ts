@@ -1,5 +1,5 @@
 import { addDays, PLAIN, type Day } from '../src/answer'
-import { STANDARD_MODEL } from '../src/belief'
+import { STANDARD_MODEL } from '../src/judgement'
 import {
   newcomer,
   pathWork,
@@ -11,12 +11,12 @@ import {
 } from '../src/herd'
 import { STANDARD_LAW } from '../src/learning'
 import { FEET_FIRST, type Program } from '../src/program'
-import { recordsWith, viewsOf, type TrackKey, type TrackRecord, type Views } from '../src/readiness'
+import { noRecords, recordsWith, viewsOf, type Records, type Views } from '../src/readiness'
 import { FIRST_DAY, seeded } from './logs'
 
 export interface WorkedHorse {
   readonly horse: SimulatedHorse
-  readonly records: ReadonlyMap<TrackKey, TrackRecord>
+  readonly records: Records
   readonly lastDay: Day
   /** Its tracks on a day, the last one worked where none is said. */
   viewsOn(day?: Day): Views
@@ -37,7 +37,7 @@ export const workedHorse = (
   { nature = {}, program = FEET_FIRST }: { nature?: Partial<Nature>; program?: Program } = {},
 ): WorkedHorse => {
   const draw = seeded(seed)
-  const records = new Map<TrackKey, TrackRecord>()
+  const records = noRecords(STANDARD_MODEL)
   const days = Array.from({ length: sessionsFor(program, path) }, (_, i) => addDays(FIRST_DAY, 2 * i))
   let horse = newcomer(program, { ...EASY, ...nature })
   for (const work of pathWork(program, path, days)) {

@@ -1,5 +1,5 @@
 import { PLAIN, type Day } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import {
   changedBy,
   newcomer,
@@ -12,7 +12,7 @@ import {
   type LoggedAnswer,
 } from '@still-pine/core/herd'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
-import { recordsWith, viewsOf, type Facts, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
+import { noRecords, recordsWith, viewsOf, type Facts } from '@still-pine/core/readiness'
 import { seededDraw } from './draw'
 import type { DemoHorse } from './scenario'
 
@@ -37,7 +37,7 @@ export const historyOf = (
   program: Program = FEET_FIRST,
 ): readonly DemoSession[] => {
   const draw = seededDraw(horse.seed)
-  const records = new Map<TrackKey, TrackRecord>()
+  const records = noRecords(STANDARD_MODEL)
   let simulated = newcomer(program, horse.nature)
   const planFor = (day: Day): DayOfWork =>
     plainDay(program, viewsOf(STANDARD_MODEL, program, { records, on: day }), {

@@ -1,5 +1,5 @@
 import { PLAIN } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { planSession } from '@still-pine/core/plan'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import {

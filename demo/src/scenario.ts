@@ -157,7 +157,7 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
         arrivedAgo: 190,
       },
       {
-        ways: { speed: 0.4, ability: 2.5, calm: 1.8, stiffer: { side: 'right', by: 2.3 } },
+        ways: { speed: 0.4, ability: 2.5, calm: 1.8, stiffer: { side: 'right', by: 2.5 } },
         spells: [{ work: { upTo: 'weight-in-stirrup', without: SKIPPED }, every: 2, endsBefore: 1 }],
         records: {
           checks: [

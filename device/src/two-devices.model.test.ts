@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import type { BatchItem, BatchReply } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, type TrackedAnswer } from '@still-pine/core/readiness'
 import fc from 'fast-check'
@@ -93,7 +93,7 @@ const posteriorsOf = (history: readonly Kept[]): string => {
     day: new Date(at).toISOString().slice(0, 10),
   }))
   return JSON.stringify(
-    [...replayHorse(STANDARD_MODEL, FEET_FIRST, answers)].map(([key, { belief, tally }]) => [
+    [...replayHorse(STANDARD_MODEL, FEET_FIRST, answers).tracks].map(([key, { belief, tally }]) => [
       key,
       [...belief.ability],
       [...belief.calm],

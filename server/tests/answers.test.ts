@@ -1,5 +1,5 @@
 import type { KeptAnswer, Line, Session, SessionChanges } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import fc from 'fast-check'
@@ -32,14 +32,14 @@ const threeDays = (horseId: string) =>
   })
 
 describe('answers', () => {
-  it('make the verdict of the published example: Solid at a chance of 0.879', async () => {
+  it('make the verdict of the published example: Solid at a chance of 0.906', async () => {
     const horse = await addHorse(yard.starter)
     const reply = await send(threeDays(horse))
     expect(reply.body.items.every(({ status }) => status === 'kept')).toBe(true)
     const view = track(await lineOf(horse), 'settle-in-pen')
     expect(view.state).toBe('solid')
-    expect(view.chance).toBeCloseTo(0.879, 3)
-    expect(view.low).toBeCloseTo(0.752, 3)
+    expect(view.chance).toBeCloseTo(0.906, 3)
+    expect(view.low).toBeCloseTo(0.827, 3)
   })
 
   it('sent twice are kept once', async () => {

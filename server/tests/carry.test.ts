@@ -1,5 +1,5 @@
 import { routes, type Carry, type Device, type Worked } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
 import { factsFrom, judgedFrom, lineFrom, loadDaysIn, weekBefore } from '@still-pine/use-cases'

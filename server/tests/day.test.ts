@@ -144,7 +144,9 @@ describe('the day', () => {
     await send([session, ...front])
     const after = await line(horse)
     expect(view(after, 'foot-hind', 'left').chance).toBeGreaterThan(before)
-    expect(view(after, 'foot-hind', 'right').chance).toBe(before)
+    // A horse that starts one step able starts all of them so, but more carries over on the same side.
+    expect(view(after, 'foot-hind', 'right').chance).toBeGreaterThan(before)
+    expect(view(after, 'foot-hind', 'left').chance).toBeGreaterThan(view(after, 'foot-hind', 'right').chance)
     expect(view(after, 'foot-hind', 'left').state).toBe('new')
   })
 })

@@ -13,10 +13,23 @@ afterAll(() => yard.stop())
 
 const line = async (horse: string) => (await yard.starter.get<Line>(`/horses/${horse}/line`)).body
 
-/** A horse that was asked some first asks on a day; each with step, side and rung. */
-const asked = async (asks: readonly [string, string, number][], grade = 1): Promise<string> => {
+/** A horse that was asked some first asks on a day; each with step, side and rung; and gave one grade the days before. */
+const asked = async (
+  asks: readonly [string, string, number][],
+  { grade = 1, before }: { grade?: number; before?: number } = {},
+): Promise<string> => {
   const id = await addHorse(yard.starter)
   const session = sessionItem(id, '2026-05-14T07:00:00Z')
+  for (const day of before === undefined ? [] : ['2026-05-08', '2026-05-10', '2026-05-12']) {
+    const earlier = sessionItem(id, `${day}T07:00:00Z`)
+    const refused = asks.map(([step, side, rung], i) =>
+      answerItem(id, earlier.session.id, {
+        at: `${day}T07:${String(i + 1).padStart(2, '0')}:00Z`,
+        change: { step, side, rung, grade: before, calm: 0 },
+      }),
+    )
+    await sendBatch(yard.starter, [earlier, ...refused], clock.iso)
+  }
   const answers = asks.map(([step, side, rung], i) =>
     answerItem(id, session.session.id, {
       at: `2026-05-14T07:${String(i + 1).padStart(2, '0')}:00Z`,
@@ -46,7 +59,7 @@ const UP_TO_SEND: [string, string, number][] = [
 
 describe('an arrival check', () => {
   it('opens for work what stands on what it showed, at once, and no gate', async () => {
-    const id = await asked(UP_TO_SEND)
+    const id = await asked(UP_TO_SEND, { before: 4 })
     const openIn = ({ plan }: Line, name: string) => !plan.closed.some((step) => step.name === name)
     const before = await line(id)
     expect(openIn(before, 'Turn on the line')).toBe(false)

@@ -9,7 +9,7 @@ import {
   type StepEvidence,
   type YardReading,
 } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import {
   byCircumstance,
@@ -75,7 +75,7 @@ const workedOut = (key: string, { answers, sessions, day }: ReplyOf<'evidence'>)
     answers: asked,
     sessions,
     sides: sidesOf(step).map((side) => {
-      const record = records.get(trackKey(key, side))
+      const record = records.tracks.get(trackKey(key, side))
       const days = own.filter((prediction) => prediction.side === side)
       return {
         side,

@@ -23,7 +23,7 @@ import type {
   Worked,
 } from '@still-pine/contract'
 import type { Day, Side } from '@still-pine/core/answer'
-import type { Belief } from '@still-pine/core/belief'
+import type { Belief } from '@still-pine/core/judgement'
 import type { BlockNow } from '@still-pine/core/blocks'
 import type { Spot } from '@still-pine/core/coverage'
 import type { CircumstanceGroup, DayTold, TenthTally } from '@still-pine/core/evidence'

@@ -2,10 +2,9 @@ import fc from 'fast-check'
 import { jStat } from 'jstat'
 import { describe, expect, it } from 'vitest'
 import { answer, day, times } from '../../tests/logs'
-import { STANDARD_MODEL as MODEL } from '../belief'
-import { STANDARD_LAW } from '../learning'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST, stepOf } from '../program'
-import { replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
+import { noRecords, replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
 import {
   differenceInWords,
   differenceSpread,
@@ -16,7 +15,7 @@ import {
 import { wilson } from './interval'
 import { predictingOn, replayPredicting } from './predictions'
 import { reliabilityInWords, reliabilityOf, talliesOf } from './reliability'
-import { learningSpeed } from './speed'
+import { ownInWords } from './own-numbers'
 import { firstAndLast, medianOf, seenIn } from './tallies'
 
 const LEAD_UP = stepOf(FEET_FIRST, 'lead-up')!
@@ -55,7 +54,9 @@ describe('predictions', () => {
     expect(predictions[1]!.morning).toBeCloseTo(views.get('lead-up/none')!.chance, 12)
     const evening = viewsOf(MODEL, FEET_FIRST, { records, on: day(4) }).get('lead-up/none')!
     expect(predictions[1]!.evening).toBeCloseTo(evening.chance, 12)
-    const untouched = viewsOf(MODEL, FEET_FIRST, { records: new Map(), on: day(0) }).get('lead-up/none')!
+    const untouched = viewsOf(MODEL, FEET_FIRST, { records: noRecords(MODEL), on: day(0) }).get(
+      'lead-up/none',
+    )!
     expect(predictions[0]!.chance).toBeCloseTo(untouched.byRung[1]!.chance, 12)
   })
 })
@@ -259,25 +260,34 @@ describe('what was different', () => {
   })
 })
 
-describe('the learning speed of a horse', () => {
+describe('what a horse is like', () => {
   const log = (grades: readonly number[]): TrackedAnswer[] =>
     grades.flatMap((grade, i) =>
       times(5, () => ask({ day: day(2 * i), grade: grade as TrackedAnswer['grade'] })),
     )
 
-  it('is that of the weights where nothing is known', () => {
-    const { step, sd } = learningSpeed(MODEL, FEET_FIRST, [])
-    // By hand: Σ step · weight / 10 and the spread about it.
-    expect(step).toBeCloseTo((0.03 * 2 + 0.06 * 3 + 0.09 * 2 + 0.12 * 1.5 + 0.18 * 0.5) / 10, 12)
-    expect(sd).toBeCloseTo(Math.sqrt(0.00666 - 0.069 ** 2), 12)
+  it('is not known before anything was asked', () => {
+    const own = replayHorse(MODEL, FEET_FIRST, []).horse
+    expect(ownInWords(MODEL, { own, answers: 0 })).toMatch(/not known/)
   })
 
   it('is quicker for a horse that came on than for one that did not, and surer with more answers', () => {
-    const quick = learningSpeed(MODEL, FEET_FIRST, log([4, 3, 2, 1, 1, 0, 0, 0]))
-    const slow = learningSpeed(MODEL, FEET_FIRST, log([2, 2, 2, 2, 2, 2, 2, 2]))
-    expect(quick.speed).toBeGreaterThan(slow.speed)
-    expect(quick.sd).toBeLessThan(learningSpeed(MODEL, FEET_FIRST, []).sd)
-    expect(quick.speed / quick.step).toBeCloseTo(STANDARD_LAW.speed / 0.06, 12)
+    const quick = replayHorse(MODEL, FEET_FIRST, log([4, 3, 2, 1, 1, 0, 0, 0])).horse
+    const slow = replayHorse(MODEL, FEET_FIRST, log([2, 2, 2, 2, 2, 2, 2, 2])).horse
+    expect(quick.speed.mean).toBeGreaterThan(slow.speed.mean)
+    expect(quick.speed.variance).toBeLessThan(0.15 ** 2)
+    expect(ownInWords(MODEL, { own: slow, answers: 40 })).toMatch(/learns more slowly than most/)
+  })
+
+  it('is told with its spread and from how many answers', () => {
+    const own = {
+      talent: { mean: 1.9, variance: 0.49 },
+      ease: { mean: 0.1, variance: 0.25 },
+      speed: { mean: 0.35, variance: 0.0025 },
+    }
+    expect(ownInWords(MODEL, { own, answers: 120 })).toBe(
+      'It starts steps more able than most (+1.2 to +2.6), starts about as loose as most (−0.4 to +0.6) and learns at about the usual speed (0.9 to 1.1 times the usual). From 120 answers.',
+    )
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Model } from '../belief'
+import type { Model } from '../judgement'
 import { stepOf, type Program } from '../program'
 import { sideViews, stepState, type Views } from '../readiness'
 import { wilson, type Interval } from './interval'

@@ -1,7 +1,8 @@
 import { isLight, isTight, type Day, type Side } from '../answer'
-import { freshBelief, lightChance, restedTo, type Model } from '../belief'
+import { askedOn, freshBelief, lightChance, notTightChance, restedTo, type Model } from '../judgement'
 import { rungAt, sidesAnswered, stepOf, type Program } from '../program'
 import {
+  noRecords,
   recordsWith,
   startingMean,
   trackKey,
@@ -9,7 +10,6 @@ import {
   type Records,
   type TrackedAnswer,
   type TrackKey,
-  type TrackRecord,
 } from '../readiness'
 
 const dayKey = ({ step, side, day }: Pick<Evening, 'step' | 'side' | 'day'>): string =>
@@ -22,6 +22,8 @@ export interface Prediction {
   readonly day: Day
   readonly chance: number
   readonly light: boolean
+  /** What was predicted of the calm: that it would not be tight. */
+  readonly calmChance: number
   /** `null` where no calm was noted. */
   readonly tight: boolean | null
   /** The chance of a light first ask at the required rung at the same time. */
@@ -49,18 +51,22 @@ const predictionsBefore = (
   if (!step || answer.uncued) return []
   const { day } = answer
   const rung = step.marks ? rungAt(step, answer.rung) : answer.rung
+  const horse = askedOn(model, records.horse, { track: trackKey(step.key, answer.side), day })
   return sidesAnswered(step, answer.side)
-    .map((side) => ({ side, belief: records.get(trackKey(step.key, side))?.belief }))
+    .map((side) => ({ side, belief: records.tracks.get(trackKey(step.key, side))?.belief }))
     .filter(({ belief }) => belief?.lastDay !== day)
     .map(({ side, belief }) => {
-      const fresh = () => freshBelief(model, startingMean(model, program, { step, side, day, records }))
-      const rested = belief ? restedTo(model, belief, day) : fresh()
+      const asked = { ...records, horse }
+      const rested = belief
+        ? restedTo(model, belief, day)
+        : freshBelief(model, horse, startingMean(model, program, { step, side, day, records: asked }))
       return {
         step: step.key,
         side,
         day,
         chance: lightChance(model, step, { rested, rung }),
         light: isLight(answer.grade),
+        calmChance: notTightChance(model, step, { rested, rung }),
         tight: answer.calm === null ? null : isTight(answer.calm),
         morning: lightChance(model, step, { rested, rung: step.requiredRung }),
       }
@@ -69,7 +75,7 @@ const predictionsBefore = (
 
 /** A horse's tracks after some answers, and every prediction on the way with the answer it was made for. */
 export interface Replay<T> {
-  readonly records: ReadonlyMap<TrackKey, TrackRecord>
+  readonly records: Records
   readonly predictions: readonly (Prediction & Evening & { readonly answer: T })[]
   /** Days that were begun before these answers, and how the tracks stand after them now. */
   readonly goneOn: readonly Evening[]
@@ -84,11 +90,11 @@ export const predictingOn = <T extends TrackedAnswer>(
   program: Program,
   { before, answers }: { before: Records; answers: readonly T[] },
 ): Replay<T> => {
-  const records = new Map(before)
+  const records = { horse: before.horse, tracks: new Map(before.tracks) }
   const evenings: Evening[] = []
   const keepEvening = (key: TrackKey): void => {
-    const record = records.get(key)
-    if (!record || record === before.get(key)) return
+    const record = records.tracks.get(key)
+    if (!record || record === before.tracks.get(key)) return
     const { step: stepKey, side } = trackOf(key)
     const step = stepOf(program, stepKey)!
     const evening = lightChance(model, step, { rested: record.belief, rung: step.requiredRung })
@@ -102,7 +108,7 @@ export const predictingOn = <T extends TrackedAnswer>(
     }
     recordsWith(model, program, { records, answer })
   }
-  for (const key of records.keys()) keepEvening(key)
+  for (const key of records.tracks.keys()) keepEvening(key)
   const eveningOf = new Map(evenings.map((one) => [dayKey(one), one]))
   const predictions = begun.map((one) => ({ ...one, evening: eveningOf.get(dayKey(one))!.evening }))
   for (const one of begun) eveningOf.delete(dayKey(one))
@@ -114,4 +120,4 @@ export const replayPredicting = <T extends TrackedAnswer>(
   model: Model,
   program: Program,
   answers: readonly T[],
-): Replay<T> => predictingOn(model, program, { before: new Map(), answers })
+): Replay<T> => predictingOn(model, program, { before: noRecords(model), answers })

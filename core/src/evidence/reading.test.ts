@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answer, day, times } from '../../tests/logs'
 import type { Side } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST, stepOf } from '../program'
 import { NO_FACTS, replayHorse, viewsOf, type TrackedAnswer, type Views } from '../readiness'
 import { NOTHING_NOTED } from '../circumstances'
@@ -35,7 +35,7 @@ const viewsAfter = (answers: readonly TrackedAnswer[], on: string): Views =>
 
 const countedOf = (answers: readonly TrackedAnswer[]): Counted =>
   new Map(
-    [...replayHorse(MODEL, FEET_FIRST, answers)].map(([key, { tally }]) => [
+    [...replayHorse(MODEL, FEET_FIRST, answers).tracks].map(([key, { tally }]) => [
       key,
       { tally, firstDay: answers.find(({ step, side }) => key === `${step}/${side}`)!.day },
     ]),
@@ -86,7 +86,7 @@ describe('the nearest gate', () => {
 
 describe('since when', () => {
   const tallyOf = (answers: readonly TrackedAnswer[]) =>
-    replayHorse(MODEL, FEET_FIRST, answers).get('lead-up/none')!.tally
+    replayHorse(MODEL, FEET_FIRST, answers).tracks.get('lead-up/none')!.tally
 
   it('a track is Rusty: since it was last worked', () => {
     const answers = daysOf('lead-up', [0, 2, 4])

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answer, day, times } from '../../tests/logs'
 import { addDays, daysBetween } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST, stepOf } from '../program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
 import { replayPredicting } from './predictions'
@@ -22,7 +22,7 @@ describe('the chance over days', () => {
   const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, answers)
   const moments = timelineOf(MODEL, LEAD_UP, {
     days: predictions,
-    now: records.get('lead-up/none')!.belief,
+    now: records.tracks.get('lead-up/none')!.belief,
     on: day(40),
   })
   const judgedOn = (on: string, upTo: string) =>
@@ -55,14 +55,14 @@ describe('the chance over days', () => {
   })
 
   it('is nothing before the first day worked, and knows no day after today', () => {
-    const { belief } = records.get('lead-up/none')!
+    const { belief } = records.tracks.get('lead-up/none')!
     expect(timelineOf(MODEL, LEAD_UP, { days: predictions, now: belief, on: day(-1) })).toEqual([])
     const told = timelineOf(MODEL, LEAD_UP, { days: predictions, now: belief, on: day(29) })
     expect(told.map((one) => one.day)).not.toContain(day(30))
     expect(told.findLast((one) => one.day <= day(29))!.day).toBe(day(29))
   })
 
-  it('is on days of rest within a point of what would have been judged', () => {
+  it('is on days of rest within a point and a half of what would have been judged', () => {
     fc.assert(
       fc.property(
         fc.array(
@@ -81,7 +81,7 @@ describe('the chance over days', () => {
           const { records, predictions } = replayPredicting(MODEL, FEET_FIRST, log)
           const told = timelineOf(MODEL, LEAD_UP, {
             days: predictions,
-            now: records.get('lead-up/none')!.belief,
+            now: records.tracks.get('lead-up/none')!.belief,
             on: day(n),
           })
           for (const { day: on, chance } of told) {
@@ -91,7 +91,7 @@ describe('the chance over days', () => {
               records: replayHorse(MODEL, FEET_FIRST, upTo),
               on,
             }).get('lead-up/none')!
-            expect(Math.abs(chance - view.chance)).toBeLessThan(0.01)
+            expect(Math.abs(chance - view.chance)).toBeLessThan(0.015)
           }
         },
       ),

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '../answer'
-import { keptShare, lightChance, restedTo, type Belief, type Model, type StepShape } from '../belief'
+import { keptShare, lightChance, restedTo, type Belief, type Model, type StepShape } from '../judgement'
 
 /** The chance of a light first ask at the required rung, as it stood at one time of one day. */
 export interface Moment {
@@ -49,7 +49,7 @@ const wornBetween = (
 /**
  * The chance of a track over its days: up with the work of each day, worn by the rest between, and what rest alone
  * would do after `on`. `days` are all that it was worked on, oldest first; `now` is what is believed after the last.
- * On days worked, on `on` and at the end it is what the filter says; on days of rest between within a point of it.
+ * On days worked, on `on` and at the end it is what the filter says; on days of rest between within a point and a half of it.
  */
 export const timelineOf = (
   model: Model,

@@ -1,5 +1,5 @@
 import type { Day } from '../answer'
-import { STANDARD_MODEL } from '../belief'
+import { STANDARD_MODEL } from '../judgement'
 import { readAnswerLog } from './answer-log'
 import { judgeLog, type JudgedTrack } from './judge-log'
 import type { Fault } from './table'

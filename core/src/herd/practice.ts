@@ -1,5 +1,5 @@
 import type { Calm, Grade, Pace } from '../answer'
-import { calmAtMost, gradeAtMost, STANDARD_MODEL } from '../belief'
+import { calmAtMost, gradeAtMost, STANDARD_MODEL } from '../judgement'
 import { gainOf, STANDARD_LAW } from '../learning'
 import { drawCalm, drawGrade, drawSeconds, type Draw } from './simulated'
 

@@ -1,16 +1,8 @@
 import { addDays, PLAIN, type Day } from '../answer'
-import { STANDARD_MODEL } from '../belief'
+import { STANDARD_MODEL } from '../judgement'
 import { NOTHING_YET, todayFrom, type Today } from '../plan'
 import type { Program } from '../program'
-import {
-  gateVerdict,
-  recordsWith,
-  viewsOf,
-  type Facts,
-  type TrackKey,
-  type TrackRecord,
-  type Views,
-} from '../readiness'
+import { gateVerdict, noRecords, recordsWith, viewsOf, type Facts, type Views } from '../readiness'
 import { newcomer, type Draw, type Nature } from './simulated'
 import { workThrough, type DayOfWork, type LoggedAnswer } from './work-day'
 
@@ -65,7 +57,7 @@ export function* rearing(
   nature: Nature,
   { planner, draw }: { planner: Planner; draw: Draw },
 ): Generator<Morning, never> {
-  const records = new Map<TrackKey, TrackRecord>()
+  const records = noRecords(STANDARD_MODEL)
   let horse = newcomer(program, nature)
   let lastWork: readonly LoggedAnswer[] = []
   for (let workDays = 0; ; workDays++) {

@@ -1,5 +1,5 @@
 import { daysBetween, type Calm, type Day, type Grade, type Pace, type Side } from '../answer'
-import { calmAtMost, difficulty, gradeAtMost, keptShare, priorMeanWith, STANDARD_MODEL } from '../belief'
+import { calmAtMost, difficulty, gradeAtMost, keptShare, startMeanWith, STANDARD_MODEL } from '../judgement'
 import { gainOf, type LearningLaw } from '../learning'
 import { sidesOf, stepOf, type Program, type Step } from '../program'
 import { trackKey, type TrackKey } from '../readiness'
@@ -8,6 +8,8 @@ import { trackKey, type TrackKey } from '../readiness'
 export type Draw = () => number
 
 interface SimulatedTrack {
+  /** Where it started, and what rest wears it back to. */
+  readonly start: { readonly ability: number; readonly calm: number }
   readonly ability: number
   readonly calm: number
   readonly lastDay: Day | null
@@ -20,13 +22,22 @@ interface SimulatedTrack {
 /** How one made-up horse comes to the yard. */
 export interface Nature {
   readonly law: LearningLaw
-  /** Added to the model's prior means on every track. */
+  /** Its talent and its ease: added to where any track starts. */
   readonly ability: number
   readonly calm: number
   /** How much less it can on its stiffer side. */
   readonly stiffer: { readonly side: Side; readonly by: number }
   /** How much less it can at single steps, by their keys. */
   readonly troubles?: Readonly<Record<string, number>>
+  /** How it differs from day to day; a horse without it is the same every day. */
+  readonly unsteady?: Unsteady
+}
+
+export interface Unsteady {
+  /** A day's form, on all its tracks: the standard deviation of what it adds to the ability. */
+  readonly form: number
+  /** The share of its days on which something has undone it: back to its start on a third of its tracks. */
+  readonly setBacks: number
 }
 
 /** A made-up horse that learns by the law and answers by the model's own response form. */
@@ -34,12 +45,15 @@ export interface SimulatedHorse {
   readonly nature: Nature
   readonly program: Program
   readonly tracks: ReadonlyMap<TrackKey, SimulatedTrack>
+  /** The day it was asked last, and its form on that day. */
+  readonly today: { readonly day: Day; readonly form: number } | null
 }
 
 export const newcomer = (program: Program, nature: Nature): SimulatedHorse => ({
   nature,
   program,
   tracks: new Map(),
+  today: null,
 })
 
 const startOf = (horse: SimulatedHorse, step: Step, side: Side): SimulatedTrack => {
@@ -53,14 +67,16 @@ const startOf = (horse: SimulatedHorse, step: Step, side: Side): SimulatedTrack 
         .filter((track) => track !== undefined)
         .map((track) => ({ share: share / sides.length, mean: track!.ability }))
     })
-  const stiff = horse.nature.stiffer.side === side ? horse.nature.stiffer.by : 0
+  const { stiffer, troubles, ability, calm } = horse.nature
+  const stiff = stiffer.side === side ? stiffer.by : 0
+  const any = startMeanWith(STANDARD_MODEL.priorAbility.mean + ability, sources)
+  const start = {
+    ability: any - stiff - (troubles?.[step.key] ?? 0),
+    calm: STANDARD_MODEL.priorCalm.mean + calm,
+  }
   return {
-    ability:
-      priorMeanWith(STANDARD_MODEL, sources) +
-      horse.nature.ability -
-      stiff -
-      (horse.nature.troubles?.[step.key] ?? 0),
-    calm: STANDARD_MODEL.priorCalm.mean + horse.nature.calm,
+    start,
+    ...start,
     lastDay: null,
     daysWorked: 0,
     gainToday: 0,
@@ -82,18 +98,36 @@ export const changedBy = (horse: SimulatedHorse, by: { ability: number; calm: nu
 /** Overnight learning and the wear of rest up to a new day. */
 const wokenOn = (track: SimulatedTrack, law: LearningLaw, day: Day): SimulatedTrack => {
   if (track.lastDay === null) return { ...track, daysWorked: 1, lastDay: day }
-  const { priorAbility, priorCalm } = STANDARD_MODEL
   const share = keptShare(STANDARD_MODEL, daysBetween(track.lastDay, day), track.daysWorked)
-  const worn = (value: number, prior: number): number => prior + (value - prior) * share
+  const worn = (value: number, start: number): number => start + (value - start) * share
   return {
     ...track,
-    ability: worn(track.ability + law.nightShare * track.gainToday, priorAbility.mean),
-    calm: worn(track.calm, priorCalm.mean),
+    ability: worn(track.ability + law.nightShare * track.gainToday, track.start.ability),
+    calm: worn(track.calm, track.start.calm),
     lastDay: day,
     daysWorked: track.daysWorked + 1,
     gainToday: 0,
     asksInBurst: 0,
   }
+}
+
+/** A standard normal draw (Box and Muller 1958). */
+export const drawNormal = (draw: Draw): number =>
+  Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw())
+
+const SET_BACK_TRACKS = 1 / 3
+
+/** The horse on the morning of a day: its form, and now and then what the night has undone. */
+const risenOn = (horse: SimulatedHorse, day: Day, draw: Draw): SimulatedHorse => {
+  if (horse.today?.day === day) return horse
+  const { unsteady } = horse.nature
+  if (!unsteady) return { ...horse, today: { day, form: 0 } }
+  const today = { day, form: unsteady.form * drawNormal(draw) }
+  if (draw() >= unsteady.setBacks) return { ...horse, today }
+  const tracks = [...horse.tracks].map(
+    ([key, track]) => [key, draw() < SET_BACK_TRACKS ? { ...track, ...track.start } : track] as const,
+  )
+  return { ...horse, today, tracks: new Map(tracks) }
 }
 
 /** A grade drawn at an ability. */
@@ -121,11 +155,9 @@ export const drawSeconds = (pace: Pace, grade: Grade, draw: Draw): number => {
 const SETTLE_MEDIAN = [1.5, 4, 8, 15, 30] as const
 const SETTLE_SPREAD = 0.4
 
-/** Time to settle: log-normal by grade (Box and Muller 1958 for the normal draw). */
-export const drawSettleSeconds = (grade: Grade, draw: Draw): number => {
-  const normal = Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw())
-  return Math.round(SETTLE_MEDIAN[grade] * Math.exp(SETTLE_SPREAD * normal) * 10) / 10
-}
+/** Time to settle: log-normal by grade. */
+export const drawSettleSeconds = (grade: Grade, draw: Draw): number =>
+  Math.round(SETTLE_MEDIAN[grade] * Math.exp(SETTLE_SPREAD * drawNormal(draw)) * 10) / 10
 
 export interface SimulatedAnswer {
   readonly grade: Grade
@@ -145,10 +177,11 @@ export const trueStanding = (
 
 /** Asks once; gives the answer and the horse as it is after it. `opensBurst` starts a new burst on the track. */
 export const askSimulated = (
-  horse: SimulatedHorse,
+  sleeper: SimulatedHorse,
   ask: { step: Step; side: Side; rung: number; day: Day; opensBurst: boolean },
   draw: Draw,
 ): { horse: SimulatedHorse; answer: SimulatedAnswer } => {
+  const horse = risenOn(sleeper, ask.day, draw)
   const { step, side, rung, day } = ask
   const { law } = horse.nature
   const key = trackKey(step.key, side)
@@ -156,11 +189,12 @@ export const askSimulated = (
   const cold = before.lastDay !== day
   const today = cold ? wokenOn(before, law, day) : before
   const hardness = difficulty(STANDARD_MODEL, rung, { requiredRung: step.requiredRung, cold })
-  const grade = drawGrade(today.ability, hardness, draw)
+  const ability = today.ability + horse.today!.form
+  const grade = drawGrade(ability, hardness, draw)
   const calm = drawCalm(today.calm, hardness, draw)
   const k = ask.opensBurst ? 1 : today.asksInBurst + 1
   const gain = gainOf(law, k, {
-    chance: gradeAtMost(STANDARD_MODEL, 1, { ability: today.ability, hardness }),
+    chance: gradeAtMost(STANDARD_MODEL, 1, { ability, hardness }),
     calm,
   })
   const after: SimulatedTrack = {

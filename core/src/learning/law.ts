@@ -27,6 +27,10 @@ export const STANDARD_LAW: LearningLaw = {
   nightShare: 0.1,
 }
 
+/** What the first ask of a burst teaches at a chance of a light answer, as a share of the speed. */
+export const unitGain = (law: LearningLaw, chance: number): number =>
+  chance < law.tooBig ? 0 : 4 * chance * (1 - chance)
+
 export interface Gain {
   readonly ability: number
   readonly calm: number
@@ -42,7 +46,7 @@ export const gainOf = (
   { chance, calm }: { chance: number; calm: Calm },
 ): Gain => {
   if (chance < law.tooBig) return { ability: 0, calm: -law.worry }
-  const full = law.speed * 4 * chance * (1 - chance) * law.tiring ** (k - 1)
+  const full = law.speed * unitGain(law, chance) * law.tiring ** (k - 1)
   return calm === 2
     ? { ability: full * law.tightShare, calm: 0 }
     : { ability: full, calm: law.speed * law.calmShare }

@@ -89,7 +89,7 @@ describe('found by trying it', () => {
   })
 
   it('a re-check sheet had a small fence on it while First time up said Stop', () => {
-    const views = viewsFrom(heldLog({ lastDay: ago(730), days: 6, grade: 0 }), ON)
+    const views = viewsFrom(heldLog({ lastDay: ago(730), days: 6, grade: 1 }), ON)
     const horse = { program, views, facts: inOrder(ON) }
     const gate = program.gates.find(({ key }) => key === 'first-time-up')!
     expect(gateVerdict(program, gate, { views, facts: horse.facts, on: ON }).verdict).toBe('stop')

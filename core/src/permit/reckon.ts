@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '../belief'
+import { STANDARD_MODEL } from '../judgement'
 import { countersOf } from '../counters'
 import type { Facts } from '../facts'
 import type { Program } from '../program'

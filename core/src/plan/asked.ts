@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '../belief'
+import { STANDARD_MODEL } from '../judgement'
 import { STANDARD_LAW } from '../learning'
 import type { Wishes } from './burst'
 import type { Outlook } from './outlook'

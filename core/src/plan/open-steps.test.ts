@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { answer, day, times } from '../../tests/logs'
 import type { Side } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST, stepOf } from '../program'
 import { replayHorse, viewsOf, type Facts, type TrackedAnswer } from '../readiness'
 import { openSteps } from './open-steps'

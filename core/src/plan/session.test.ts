@@ -2,19 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answer, day, seeded, times } from '../../tests/logs'
 import { PLAIN, type Answer, type Side } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { newcomer, workThrough } from '../herd'
 import { STANDARD_LAW } from '../learning'
 import { FEET_FIRST, SCHOOLS, stepOf, type Program } from '../program'
-import {
-  recordsWith,
-  replayHorse,
-  viewsOf,
-  type Facts,
-  type TrackedAnswer,
-  type TrackKey,
-  type TrackRecord,
-} from '../readiness'
+import { noRecords, recordsWith, replayHorse, viewsOf, type Facts, type TrackedAnswer } from '../readiness'
 import { ORDINARY } from './outlook'
 import type { PlanRequest } from './asked'
 import { planSession } from './session'
@@ -60,7 +52,7 @@ const CAUGHT = byTime(
 
 /** A made-up horse after so many days of its own plans, and the views and facts of the next one. */
 const workedHorse = (program: Program, days: number, seed: number) => {
-  const records = new Map<TrackKey, TrackRecord>()
+  const records = noRecords(MODEL)
   const draw = seeded(seed)
   let horse = newcomer(program, {
     law: STANDARD_LAW,

@@ -1,4 +1,4 @@
-import type { Model } from '../belief'
+import type { Model } from '../judgement'
 import type { LearningLaw } from '../learning'
 import type { Step } from '../program'
 import { chancesAt, MEETS_CALM, needOf, WORK_CHANCE, type TrackView } from '../readiness'

@@ -1,5 +1,5 @@
 import type { Kind } from '../answer'
-import type { Thresholds } from '../belief'
+import type { Thresholds } from '../judgement'
 import type { RungExposures } from './exposure'
 
 /** What the judgement must know of a step. */

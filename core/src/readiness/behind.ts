@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '../answer'
-import { coldChances, restedTo, type Model } from '../belief'
+import { coldChances, restedTo, type Model } from '../judgement'
 import {
   rungNeeded,
   sidesOf,
@@ -34,7 +34,7 @@ const everySide = (
   { step, fits }: { step: Step; fits: Fits },
 ): boolean =>
   sidesOf(step).every((side) => {
-    const record = records.get(trackKey(step.key, side))
+    const record = records.tracks.get(trackKey(step.key, side))
     return record !== undefined && fits(step, record, need)
   })
 
@@ -104,7 +104,7 @@ export const newestBehind = (
 export const goneBehind = (asked: GateHistory): Behind | null => {
   const { gate, records, on } = asked
   const before = newestBehind(
-    [...records.values()].map(({ tally }) => tally.behind),
+    [...records.tracks.values()].map(({ tally }) => tally.behind),
     gate.key,
   )
   if (before?.last === on) return before

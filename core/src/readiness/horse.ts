@@ -1,11 +1,19 @@
 import type { Answer, Day, Side } from '../answer'
-import { meanAbility, priorMeanWith, restedTo, type Model } from '../belief'
+import {
+  askedOn,
+  meanAbility,
+  restedTo,
+  startMeanWith,
+  startOf,
+  type HorseStanding,
+  type Model,
+} from '../judgement'
 import { gatesGuarding, rungAt, sidesAnswered, sidesOf, stepOf, type Program, type Step } from '../program'
 import { goneBehind } from './behind'
 import { judge, type TrackView } from './judge'
-import { freshRecord, recordWith, type TrackRecord } from './record'
+import { freshRecord, recordWith, type RecordOfHorse, type TrackRecord } from './record'
 import type { Behind } from './tally'
-import { trackKey, type Records, type TrackKey, type Views } from './track-key'
+import { noRecords, trackKey, type GrowingRecords, type Records, type Views } from './track-key'
 
 /** An answer with the track it belongs to; its rung is the mark that rung carries. */
 export interface TrackedAnswer extends Answer {
@@ -20,7 +28,7 @@ const sourceSides = (source: Step, target: Step, side: Side): readonly Side[] =>
 const average = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length
 
-/** The prior mean of a track that starts on `day`, from what its sources already can on that day. */
+/** The mean a track starts from on `day`: where this horse starts any, and what its sources already can on that day. */
 export const startingMean = (
   model: Model,
   program: Program,
@@ -32,12 +40,12 @@ export const startingMean = (
       const source = stepOf(program, from)
       if (!source) return []
       const means = sourceSides(source, step, side)
-        .map((from) => records.get(trackKey(source.key, from)))
+        .map((from) => records.tracks.get(trackKey(source.key, from)))
         .filter((record) => record !== undefined && record.tally.answers > 0)
         .map((record) => meanAbility(restedTo(model, record!.belief, day)))
       return means.length > 0 ? [{ share, mean: average(means) }] : []
     })
-  return priorMeanWith(model, sources)
+  return startMeanWith(startOf(model, records.horse).ability.mean, sources)
 }
 
 interface Adding {
@@ -63,25 +71,38 @@ const behindWith = ({
   return gone.length > 0 ? Object.fromEntries(gone) : null
 }
 
-/** The records after one more answer; an answer to a step outside the program changes nothing. */
+/** Adds one more answer to the records; one to a step outside the program, or an uncued one, changes nothing. */
 export const recordsWith = (
   model: Model,
   program: Program,
-  { records, answer }: { records: Map<TrackKey, TrackRecord>; answer: TrackedAnswer },
+  { records, answer }: { records: GrowingRecords; answer: TrackedAnswer },
 ): void => {
   const step = stepOf(program, answer.step)
   if (!step || answer.uncued) return
   const onLadder = step.marks ? { ...answer, rung: rungAt(step, answer.rung) } : answer
   const behind = behindWith({ model, program, records, step, answer: onLadder })
+  const track = trackKey(step.key, answer.side)
+  records.horse = askedOn(model, records.horse, { track, day: answer.day })
   for (const side of sidesAnswered(step, answer.side)) {
     const key = trackKey(step.key, side)
     const before =
-      records.get(key) ??
-      freshRecord(model, startingMean(model, program, { step, side, day: answer.day, records }))
-    const after = recordWith(model, step, { record: before, answer: onLadder })
-    records.set(
+      records.tracks.get(key) ??
+      freshRecord(
+        model,
+        records.horse,
+        startingMean(model, program, { step, side, day: answer.day, records }),
+      )
+    const { record, horse } = recordWith(model, step, {
+      record: before,
+      horse: records.horse,
+      answer: onLadder,
+    })
+    records.horse = horse
+    records.tracks.set(
       key,
-      behind ? { ...after, tally: { ...after.tally, behind: { ...after.tally.behind, ...behind } } } : after,
+      behind
+        ? { ...record, tally: { ...record.tally, behind: { ...record.tally.behind, ...behind } } }
+        : record,
     )
   }
 }
@@ -91,25 +112,15 @@ export const replayHorse = (
   model: Model,
   program: Program,
   answers: readonly TrackedAnswer[],
-): Map<TrackKey, TrackRecord> => {
-  const records = new Map<TrackKey, TrackRecord>()
+): GrowingRecords => {
+  const records = noRecords(model)
   for (const answer of answers) recordsWith(model, program, { records, answer })
   return records
 }
 
-const untouched = new WeakMap<Model, WeakMap<Step, TrackView>>()
-
-/** A track without answers and with nothing carried over looks the same on every day: worked out once a step. */
-const untouchedView = (model: Model, step: Step, on: Day): TrackView => {
-  const known = untouched.get(model) ?? new WeakMap<Step, TrackView>()
-  untouched.set(model, known)
-  const view = known.get(step) ?? judge(model, step, { record: freshRecord(model), on })
-  known.set(step, view)
-  return view
-}
-
 interface LastView {
   readonly model: Model
+  readonly horse: HorseStanding
   readonly step: Step
   readonly on: Day
   readonly view: TrackView
@@ -121,12 +132,13 @@ const lastView = new WeakMap<TrackRecord, LastView>()
 const judgedOnce = (
   model: Model,
   step: Step,
-  { record, on }: { record: TrackRecord; on: Day },
+  { record, horse, on }: RecordOfHorse & { readonly on: Day },
 ): TrackView => {
   const last = lastView.get(record)
-  if (last?.on === on && last.step === step && last.model === model) return last.view
-  const view = judge(model, step, { record, on })
-  lastView.set(record, { model, step, on, view })
+  if (last?.on === on && last.step === step && last.model === model && last.horse.speed === horse.speed)
+    return last.view
+  const view = judge(model, step, { record, horse, on })
+  lastView.set(record, { model, step, on, horse, view })
   return view
 }
 
@@ -136,12 +148,12 @@ export const viewOf = (
   program: Program,
   { step, side, records, on }: { step: Step; side: Side; records: Records; on: Day },
 ): TrackView => {
-  const record = records.get(trackKey(step.key, side))
-  if (record) return judgedOnce(model, step, { record, on })
-  const mean = startingMean(model, program, { step, side, day: on, records })
-  return mean === model.priorAbility.mean
-    ? untouchedView(model, step, on)
-    : judge(model, step, { record: freshRecord(model, mean), on })
+  const known = records.tracks.get(trackKey(step.key, side))
+  const fresh = (): TrackRecord =>
+    freshRecord(model, records.horse, startingMean(model, program, { step, side, day: on, records }))
+  return known
+    ? judgedOnce(model, step, { record: known, horse: records.horse, on })
+    : judge(model, step, { record: fresh(), horse: records.horse, on })
 }
 
 /** Every track of the program on the day judged. */

@@ -1,7 +1,7 @@
 import { isTight, PLAIN, type Answer, type Day, type PlaceByHorse } from '../answer'
-import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../belief'
+import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Model } from '../judgement'
 import type { JudgedStep } from '../program'
-import { recordWith, solidAtEndOfDay, type TrackRecord } from './record'
+import { recordWith, solidAtEndOfDay, type RecordOfHorse, type TrackRecord } from './record'
 import { countedMisses, movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
 import { DAYS_REMEMBERED, tallyWith, type Behind, type FirstAnswer, type Marked } from './tally'
 import { temperOf, type Temper } from './temper'
@@ -132,17 +132,24 @@ const asksToCount = (
   return Infinity
 }
 
+/** A burst of such asks, begun anew, the horse's own numbers left as they are. */
 const asksNeeded = (
   model: Model,
   step: JudgedStep,
-  { record, on }: { record: TrackRecord; on: Day },
+  { record, horse, on }: RecordOfHorse & { readonly on: Day },
 ): number | null => {
+  if (record.tally.answers === 0) return null
   const fewest = asksToCount(model, step, { trackRecord: record, on })
   if (fewest > MOST_ASKS) return null
   let imagined = record
   for (let asks = 0; asks <= MOST_ASKS; asks++) {
     if (asks >= fewest && isSolidButPlaces(model, step, { record: imagined, on })) return asks
-    imagined = recordWith(model, step, { record: imagined, answer: idealAnswer(step, on) })
+    const asked = { ...horse, burst: { track: '', asks: asks + 1 } }
+    imagined = recordWith(model, step, {
+      record: imagined,
+      horse: asked,
+      answer: idealAnswer(step, on),
+    }).record
   }
   return null
 }
@@ -201,7 +208,7 @@ export const stateOn = (
 export const judge = (
   model: Model,
   step: JudgedStep,
-  { record, on }: { record: TrackRecord; on: Day },
+  { record, horse, on }: RecordOfHorse & { readonly on: Day },
 ): TrackView => {
   const { tally, belief } = record
   const rested = restedTo(model, belief, on)
@@ -227,7 +234,7 @@ export const judge = (
     workRung,
     holdsToRung: hardestRung(byRung, ({ chance, low }) => chance >= need.chance && low >= need.low),
     openAt: openAt(step, record, { byRung, workRung }),
-    asksNeeded: asksNeeded(model, step, { record, on }),
+    asksNeeded: asksNeeded(model, step, { record, horse, on }),
     placesMissing: placesMissing(step, tally, on),
     movingMissing: movingMissing(step, tally, on),
     misses,

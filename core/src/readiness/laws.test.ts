@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answer, ASK, day } from '../../tests/logs'
 import type { Calm, Grade } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../belief'
+import { STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST } from '../program'
 import { gateVerdicts } from './gates'
 import { recordsWith, replayHorse, viewsOf, type TrackedAnswer } from './horse'
-import type { TrackKey } from './track-key'
+import { noRecords } from './track-key'
 import { judge, STATES } from './judge'
-import { replay, type TrackRecord } from './record'
+import { recordWith, trackAlone } from './record'
 
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
 const calm = fc.constantFrom<Calm | null>(null, 0, 1, 2)
@@ -33,7 +33,7 @@ describe('laws of the judgement', () => {
   it('has one state, an opening rung on the ladder, and misses exactly when it is not Solid', () => {
     fc.assert(
       fc.property(history, (log) => {
-        const view = judge(MODEL, ASK, { record: replay(MODEL, ASK, { answers: log }).record, on: last(log) })
+        const view = judge(MODEL, ASK, { ...trackAlone(MODEL, ASK, log), on: last(log) })
         expect(STATES).toContain(view.state)
         expect(view.openAt).toBeGreaterThanOrEqual(1)
         expect(view.openAt).toBeLessThanOrEqual(3)
@@ -48,10 +48,10 @@ describe('laws of the judgement', () => {
   it('wears Solid to Rusty by time alone, and never to anything else', () => {
     fc.assert(
       fc.property(history, fc.integer({ min: 1, max: 900 }), (log, days) => {
-        const { record } = replay(MODEL, ASK, { answers: log })
-        const before = judge(MODEL, ASK, { record, on: last(log) }).state
+        const track = trackAlone(MODEL, ASK, log)
+        const before = judge(MODEL, ASK, { ...track, on: last(log) }).state
         const gap = Date.parse(last(log)) + days * 86_400_000
-        const after = judge(MODEL, ASK, { record, on: new Date(gap).toISOString().slice(0, 10) }).state
+        const after = judge(MODEL, ASK, { ...track, on: new Date(gap).toISOString().slice(0, 10) }).state
         if (before === 'solid') expect(['solid', 'rusty']).toContain(after)
         else expect(after).not.toBe('solid')
       }),
@@ -62,12 +62,20 @@ describe('laws of the judgement', () => {
   it('keeps the promise of asks needed: so many light, loose asks today make it Solid', () => {
     fc.assert(
       fc.property(history, (log) => {
-        const { record } = replay(MODEL, ASK, { answers: log })
-        const { asksNeeded } = judge(MODEL, ASK, { record, on: last(log) })
+        const { record, horse } = trackAlone(MODEL, ASK, log)
+        const { asksNeeded } = judge(MODEL, ASK, { record, horse, on: last(log) })
         if (asksNeeded === null) return
-        const asks = Array.from({ length: asksNeeded }, () => answer({ day: last(log) }))
-        const after = replay(MODEL, ASK, { answers: [...log, ...asks] }).record
-        expect(judge(MODEL, ASK, { record: after, on: last(log) }).state).toBe('solid')
+        // A new burst, the horse's own numbers as they are.
+        const asked = Array.from({ length: asksNeeded }, (_, i) => i + 1).reduce(
+          (now, asks) =>
+            recordWith(MODEL, ASK, {
+              record: now,
+              horse: { ...horse, burst: { track: '', asks } },
+              answer: answer({ day: last(log) }),
+            }).record,
+          record,
+        )
+        expect(judge(MODEL, ASK, { record: asked, horse, on: last(log) }).state).toBe('solid')
       }),
       { numRuns: 60 },
     )
@@ -76,9 +84,8 @@ describe('laws of the judgement', () => {
   it('never thinks less of a track for a lighter last answer', () => {
     fc.assert(
       fc.property(history, fc.constantFrom<Grade>(1, 2, 3, 4), (log, worse) => {
-        const with_ = (g: Grade) =>
-          replay(MODEL, ASK, { answers: [...log, answer({ day: last(log), grade: g })] }).record
-        const chance = (g: Grade): number => judge(MODEL, ASK, { record: with_(g), on: last(log) }).chance
+        const with_ = (g: Grade) => trackAlone(MODEL, ASK, [...log, answer({ day: last(log), grade: g })])
+        const chance = (g: Grade): number => judge(MODEL, ASK, { ...with_(g), on: last(log) }).chance
         expect(chance((worse - 1) as Grade)).toBeGreaterThan(chance(worse))
       }),
       { numRuns: 40 },
@@ -112,7 +119,7 @@ describe('a whole horse', () => {
   it('comes to the same answer by answer as all at once', () => {
     fc.assert(
       fc.property(horseLog, (log) => {
-        const stepwise = new Map<TrackKey, TrackRecord>()
+        const stepwise = noRecords(MODEL)
         for (const one of log) recordsWith(MODEL, FEET_FIRST, { records: stepwise, answer: one })
         expect(stepwise).toEqual(replayHorse(MODEL, FEET_FIRST, log))
       }),

@@ -1,5 +1,14 @@
 import type { Answer } from '../answer'
-import { coldChances, freshBelief, restedTo, withAnswer, type Belief, type Model } from '../belief'
+import {
+  askedOn,
+  coldChances,
+  freshBelief,
+  unknownHorse,
+  withAnswer,
+  type Belief,
+  type HorseStanding,
+  type Model,
+} from '../judgement'
 import type { JudgedStep } from '../program'
 import { solidMisses } from './solid'
 import { DAYS_REMEMBERED, EMPTY_TALLY, newest, tallyWith, type Tally } from './tally'
@@ -10,8 +19,15 @@ export interface TrackRecord {
   readonly tally: Tally
 }
 
-export const freshRecord = (model: Model, priorMean?: number): TrackRecord => ({
-  belief: freshBelief(model, priorMean),
+/** A track and the horse it is of. */
+export interface RecordOfHorse {
+  readonly record: TrackRecord
+  readonly horse: HorseStanding
+}
+
+/** A track nobody has asked; `mean` differs from the horse's own start where other steps carry over. */
+export const freshRecord = (model: Model, horse: HorseStanding, mean?: number): TrackRecord => ({
+  belief: freshBelief(model, horse, mean),
   tally: EMPTY_TALLY,
 })
 
@@ -35,36 +51,34 @@ const closedDay = (model: Model, step: JudgedStep, record: TrackRecord): Tally =
   }
 }
 
-/** The record after one more answer. Answers must come in the order they were given; an uncued one changes nothing. */
+/**
+ * Track and horse after one more answer; `horse` must stand as it is asked. Answers must come in the order they were
+ * given, without the uncued ones.
+ */
 export const recordWith = (
   model: Model,
   step: JudgedStep,
-  { record, answer }: { record: TrackRecord; answer: Answer },
-): TrackRecord => {
-  if (answer.uncued) return record
+  { record, horse, answer }: RecordOfHorse & { readonly answer: Answer },
+): RecordOfHorse => {
   const cold = record.belief.lastDay !== answer.day
   const tally = cold ? closedDay(model, step, record) : record.tally
+  const after = withAnswer(model, step, { belief: record.belief, horse, answer })
   return {
-    belief: withAnswer(model, step, { belief: record.belief, answer }),
-    tally: tallyWith(tally, step, { answer, cold }),
+    record: { belief: after.belief, tally: tallyWith(tally, step, { answer, cold }) },
+    horse: after.horse,
   }
 }
 
-/** The record of a whole history, and the chance predicted just before each day's first answer, at its own rung. */
-export const replay = (
-  model: Model,
-  step: JudgedStep,
-  { answers, priorMean }: { answers: readonly Answer[]; priorMean?: number },
-): { record: TrackRecord; predicted: readonly number[] } => {
-  const predicted: number[] = []
-  let record = freshRecord(model, priorMean)
-  for (const answer of answers) {
-    if (!answer.uncued && record.belief.lastDay !== answer.day)
-      predicted.push(
-        coldChances(model, step, { rested: restedTo(model, record.belief, answer.day), rung: answer.rung })
-          .chance,
-      )
-    record = recordWith(model, step, { record, answer })
-  }
-  return { record, predicted }
+/** Track and horse where this step was asked and nothing else, oldest answer first. */
+export const trackAlone = (model: Model, step: JudgedStep, answers: readonly Answer[]): RecordOfHorse => {
+  const nothing = unknownHorse(model)
+  return answers
+    .filter(({ uncued }) => !uncued)
+    .reduce<RecordOfHorse>(
+      ({ record, horse }, answer) => {
+        const asked = askedOn(model, horse, { track: '', day: answer.day })
+        return recordWith(model, step, { record, horse: asked, answer })
+      },
+      { record: freshRecord(model, nothing), horse: nothing },
+    )
 }

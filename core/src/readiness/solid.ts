@@ -1,5 +1,5 @@
 import { count, daysBetween, PLACES, type Day, type PlaceByHorse, chancePercent } from '../answer'
-import type { Belief, Chances, Model, Thresholds } from '../belief'
+import type { Belief, Chances, Model, Thresholds } from '../judgement'
 import type { JudgedStep } from '../program'
 import type { Tally } from './tally'
 

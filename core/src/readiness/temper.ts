@@ -1,4 +1,4 @@
-import type { Chances } from '../belief'
+import type { Chances } from '../judgement'
 
 /** Where a track stands in the plane of answer and calm. */
 export type Temper = 'soft' | 'reactive' | 'worried' | 'learning' | 'dull'

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { answer, ASK, day, everyOtherDay, judged, light, times } from '../../tests/logs'
 import { gradeWord, calmWord, count } from '../answer'
-import { STANDARD_MODEL } from '../belief'
-import { judge } from './judge'
+import { STANDARD_MODEL } from '../judgement'
+import { FEET_FIRST } from '../program'
+import { recordsWith, replayHorse } from './horse'
 import { ago, knownFrom, missesInWords, missingInWords, sideKnownFrom } from './reasons'
-import { freshRecord, recordWith, replay } from './record'
+import { recordWith, trackAlone } from './record'
+import { noRecords } from './track-key'
 import { TEMPER_WORDS, temperOf } from './temper'
 
 describe('reasons in words and numbers', () => {
@@ -109,40 +111,30 @@ describe('the temper', () => {
 describe('one more answer', () => {
   it('comes to the same as replaying them all', () => {
     const log = everyOtherDay(5, [light(1), light(0, 2), { grade: 3, calm: 2 }, light()])
-    const stepwise = log.reduce(
-      (record, one) => recordWith(STANDARD_MODEL, ASK, { record, answer: one }),
-      freshRecord(STANDARD_MODEL),
-    )
-    expect(stepwise).toEqual(replay(STANDARD_MODEL, ASK, { answers: log }).record)
-    expect(judge(STANDARD_MODEL, ASK, { record: stepwise, on: day(12) })).toEqual(judged(log, day(12)))
+    const horse = noRecords(STANDARD_MODEL)
+    const program = { ...FEET_FIRST, gates: [] }
+    const asked = log.map((one) => ({ ...one, step: 'settle-in-pen', side: 'none' as const }))
+    for (const one of asked) recordsWith(STANDARD_MODEL, program, { records: horse, answer: one })
+    expect(horse).toEqual(replayHorse(STANDARD_MODEL, program, asked))
   })
 
   it('never changes the record it starts from', () => {
-    const record = replay(STANDARD_MODEL, ASK, {
-      answers: everyOtherDay(
-        2,
-        times(3, () => light()),
-      ),
-    }).record
-    const before = structuredClone(record)
-    recordWith(STANDARD_MODEL, ASK, { record, answer: answer({ day: day(9), grade: 4 }) })
-    expect(record).toEqual(before)
+    const log = everyOtherDay(
+      2,
+      times(3, () => light()),
+    )
+    const track = trackAlone(STANDARD_MODEL, ASK, log)
+    const before = structuredClone(track)
+    recordWith(STANDARD_MODEL, ASK, { ...track, answer: answer({ day: day(9), grade: 4 }) })
+    expect(track).toEqual(before)
   })
 
   it('keeps the first asks of the last three days that could count', () => {
     const log = [light(), light(), { grade: 2 as const }, { calm: null }, { byChance: true }].map((one, i) =>
       answer({ day: day(i), ...one }),
     )
-    const { tally } = replay(STANDARD_MODEL, ASK, { answers: log }).record
+    const { tally } = trackAlone(STANDARD_MODEL, ASK, log).record
     expect(tally.coldPasses).toEqual([true, true, false])
     expect(tally.days.map(({ coldPass }) => coldPass)).toEqual([true, true, false, null, null])
-  })
-
-  it('predicts each day’s first answer before it comes', () => {
-    const log = everyOtherDay(3, [light(), light()])
-    const { predicted } = replay(STANDARD_MODEL, ASK, { answers: log })
-    expect(predicted).toHaveLength(3)
-    expect(predicted[0]).toBeCloseTo(0.042, 3)
-    expect(predicted[1]).toBeGreaterThan(predicted[0]!)
   })
 })

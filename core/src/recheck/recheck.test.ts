@@ -61,7 +61,7 @@ describe('a re-check sheet', () => {
         without: FEET_FIRST.steps.map((s) => s.key).filter((s) => s !== key),
       }),
     )
-    const old = heldLog({ lastDay: addDays(on, -720), days: 6, grade: 0 })
+    const old = heldLog({ lastDay: addDays(on, -720), days: 6, grade: 1 })
     const horse = { program: FEET_FIRST, views: viewsFrom([...old, ...yesterday], on), facts: inOrder(on) }
     const { asks, lastDay } = recheckSheet(horse, horse.views, on)
     expect(lastDay).toBe(addDays(on, -1))

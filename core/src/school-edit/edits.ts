@@ -1,4 +1,4 @@
-import type { Thresholds } from '../belief'
+import type { Thresholds } from '../judgement'
 import type { CardWords, Exposure, NeedRef, Step, StopRule } from '../program'
 
 /** One change to a school, as its editor makes it; a draft is a school and the edits made to it. */

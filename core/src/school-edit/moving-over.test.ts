@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { workedHorse } from '../../tests/worked-horse'
-import { STANDARD_MODEL } from '../belief'
+import { STANDARD_MODEL } from '../judgement'
 import { FEET_FIRST, type Program } from '../program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '../readiness'
 import { PLAIN } from '../answer'

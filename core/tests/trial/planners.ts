@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '../../src/belief'
+import { STANDARD_MODEL } from '../../src/judgement'
 import { plainDay, type Planner } from '../../src/herd'
 import { STANDARD_LAW } from '../../src/learning'
 import { planSession } from '../../src/plan'

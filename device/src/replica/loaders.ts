@@ -1,5 +1,5 @@
 import type { EvidenceSession, Line, Me, ReplyOf } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { withSafety, type Program } from '@still-pine/core/program'
 import { viewsOf } from '@still-pine/core/readiness'
 import {

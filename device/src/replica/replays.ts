@@ -1,5 +1,5 @@
 import type { Day } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, type Records } from '@still-pine/core/readiness'
 import { waits, type AnswerHere, type HorseHere } from './horse-here'
@@ -16,7 +16,8 @@ export class Replays {
     const base = firstHere === -1 ? upTo : upTo.slice(0, firstHere)
     // An answer never changes under its id, so the ids say which history this is.
     const ids = [carried.horse.programId, ...base.map(({ id }) => id)].join()
-    const records = new Map(this.baseOf(carried.horseId, ids, { program, base }))
+    const { horse, tracks } = this.baseOf(carried.horseId, ids, { program, base })
+    const records = { horse, tracks: new Map(tracks) }
     for (const answer of upTo.slice(base.length)) recordsWith(STANDARD_MODEL, program, { records, answer })
     return records
   }

@@ -1,5 +1,5 @@
 import type { CarriedAnswer, Me } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type Facts } from '@still-pine/core/readiness'
 import { readWith } from '@still-pine/use-cases'

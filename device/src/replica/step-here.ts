@@ -1,13 +1,12 @@
 import type { EvidenceSession } from '@still-pine/contract'
 import type { Side } from '@still-pine/core/answer'
-import { STANDARD_MODEL, type Belief } from '@still-pine/core/belief'
+import { STANDARD_MODEL, type Belief } from '@still-pine/core/judgement'
 import { byCircumstance, replayPredicting, type CircumstanceGroup } from '@still-pine/core/evidence'
-import { feeding } from '@still-pine/core/program'
 import { trackOf } from '@still-pine/core/readiness'
 import type { Parts } from '@still-pine/use-cases'
 import type { HorseHere } from './horse-here'
 
-/** What the days of one step were predicted to be and came to, worked out with all that carries over to it. */
+/** What the days of one step were predicted to be and came to, worked out with all that the horse was asked. */
 export interface StepHere {
   readonly days: Parts['stepDays']
   readonly beliefs: ReadonlyMap<Side, Belief>
@@ -22,14 +21,14 @@ export const stepHere = (
     sessions,
   }: { readonly step: string; readonly on: string; readonly sessions: readonly EvidenceSession[] },
 ): StepHere => {
-  const needed = feeding(program, new Set([step]))
-  const upToNow = history.filter((answer) => needed.has(answer.step) && answer.day <= on)
+  // Every step of a horse tells of the horse, and so of every other.
+  const upToNow = history.filter((answer) => answer.day <= on)
   const { records, predictions } = replayPredicting(STANDARD_MODEL, program, upToNow)
   const own = predictions.filter((prediction) => prediction.step === step)
   return {
     days: own,
     beliefs: new Map(
-      [...records]
+      [...records.tracks]
         .map(([key, { belief }]) => [trackOf(key), belief] as const)
         .filter(([track]) => track.step === step)
         .map(([track, belief]) => [track.side, belief]),

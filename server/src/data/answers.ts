@@ -80,7 +80,7 @@ export const namedAnswers = async (
   if (ids.length === 0) return new Map()
   const found = await rows<KnownAnswer & { readonly id: string }>(
     client,
-    sql`select a.id, a.horse_id as "horseId", a.step, a.person_id as "personId", v.id is not null as voided
+    sql`select a.id, a.horse_id as "horseId", a.day, a.person_id as "personId", v.id is not null as voided
         from answer a left join voiding v on v.answer_id = a.id where a.id = any(${ids})`,
   )
   return new Map(found.map(({ id, ...answer }) => [id, answer]))

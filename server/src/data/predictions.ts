@@ -8,7 +8,10 @@ export interface PredictionToKeep extends Prediction, Evening {
   readonly answer: { readonly id: string }
 }
 
-/** Keeps predictions; their answers must be there already. */
+/**
+ * Keeps predictions; their answers must be there already. One that was made before stays as it was said, whatever law says
+ * it otherwise now; only the days as they are drawn follow.
+ */
 export const savePredictions = async (
   client: Client,
   yardId: string,
@@ -19,18 +22,18 @@ export const savePredictions = async (
   await run(
     client,
     sql`insert into prediction (yard_id, horse_id, answer_id, session_id, person_id, step, side, day, chance, light,
-                                tight, morning, evening)
-        select ${yardId}, ${horseId}, p.id, a.session_id, a.person_id, p.step, p.side, p.day, p.chance, p.light, p.tight,
-               p.morning, p.evening
+                                calm_chance, tight, morning, evening)
+        select ${yardId}, ${horseId}, p.id, a.session_id, a.person_id, p.step, p.side, p.day, p.chance, p.light,
+               p.calm_chance, p.tight, p.morning, p.evening
         from unnest(${column(({ answer }) => answer.id)}::uuid[], ${column(({ step }) => step)}::text[],
                     ${column(({ side }) => side)}::text[], ${column(({ day }) => day)}::date[],
                     ${column(({ chance }) => chance)}::double precision[], ${column(({ light }) => light)}::boolean[],
+                    ${column(({ calmChance }) => calmChance)}::double precision[],
                     ${column(({ tight }) => tight)}::boolean[], ${column(({ morning }) => morning)}::double precision[],
                     ${column(({ evening }) => evening)}::double precision[])
-             as p(id, step, side, day, chance, light, tight, morning, evening)
+             as p(id, step, side, day, chance, light, calm_chance, tight, morning, evening)
         join answer a on a.id = p.id
-        on conflict (yard_id, answer_id, side) do update set chance = excluded.chance, light = excluded.light,
-          tight = excluded.tight, morning = excluded.morning, evening = excluded.evening`,
+        on conflict (yard_id, answer_id, side) do update set morning = excluded.morning, evening = excluded.evening`,
   )
 }
 
@@ -60,18 +63,17 @@ export const daysTold = (client: Client, horseId: string, step: string) =>
         where horse_id = ${horseId} and step = ${step} and morning is not null order by day`,
   )
 
-export const deletePredictions = (client: Client, horseId: string, steps: readonly string[]) =>
-  run(client, sql`delete from prediction where horse_id = ${horseId} and step = any(${steps})`)
+/** Lets go what was predicted from a day on: the answers it was made from have changed. */
+export const deletePredictions = (client: Client, horseId: string, from: string) =>
+  run(client, sql`delete from prediction where horse_id = ${horseId} and day >= ${from}`)
 
-/** All predictions of a horse, in place of those that were kept. */
-export const replacePredictions = async (
-  client: Client,
-  yardId: string,
-  { horseId, predictions }: { horseId: string; predictions: readonly PredictionToKeep[] },
-): Promise<void> => {
-  await run(client, sql`delete from prediction where horse_id = ${horseId}`)
-  await savePredictions(client, yardId, { horseId, predictions })
-}
+/** Lets go what was predicted of first asks that stand no more, and of steps that are not of the program. */
+export const deleteStrayPredictions = (client: Client, horseId: string, steps: readonly string[]) =>
+  run(
+    client,
+    sql`delete from prediction p where p.horse_id = ${horseId}
+        and (p.step <> all(${steps}) or exists (select from voiding v where v.answer_id = p.answer_id))`,
+  )
 
 /** Predictions of the yard, or of one horse, summed up by school, step, handler and tenth. */
 export const tallied = (client: Client, horseId: string | null) =>

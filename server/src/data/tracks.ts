@@ -1,5 +1,13 @@
 import type { Side } from '@still-pine/core/answer'
-import { trackKey, trackOf, type Tally, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
+import { STANDARD_MODEL, unknownHorse, type Belief, type HorseStanding } from '@still-pine/core/judgement'
+import {
+  trackKey,
+  trackOf,
+  type Records,
+  type Tally,
+  type TrackKey,
+  type TrackRecord,
+} from '@still-pine/core/readiness'
 import type { CountedTrack } from '@still-pine/use-cases'
 import { rows, run, sql, type Client } from './sql'
 
@@ -11,6 +19,8 @@ interface Row {
   readonly logLikelihood: number
   readonly lastDay: string
   readonly daysWorked: number
+  readonly start: Belief['start']
+  readonly covariance: Belief['covariance']
   readonly tally: Tally
 }
 
@@ -26,9 +36,33 @@ const toRecord = (row: Row): TrackRecord => ({
     logLikelihood: row.logLikelihood,
     lastDay: row.lastDay,
     daysWorked: row.daysWorked,
+    start: row.start,
+    covariance: row.covariance,
   },
   tally: row.tally,
 })
+
+/** A horse with all its tracks, as its answers so far have left them. */
+export const recordsOf = async (
+  client: Client,
+  horseId: string,
+): Promise<Records & { readonly isOfEarlierLaw: boolean }> => {
+  const [kept] = await rows<{ readonly standing: HorseStanding | null }>(
+    client,
+    sql`select standing from horse where id = ${horseId}`,
+  )
+  const tracks = await tracksOf(client, horseId)
+  const standing = kept?.standing ?? null
+  return {
+    horse: standing ?? unknownHorse(STANDARD_MODEL),
+    tracks,
+    isOfEarlierLaw: standing === null && tracks.size > 0,
+  }
+}
+
+/** How the horse stands after its last answer: its own numbers, and what was asked last. */
+export const saveStanding = (client: Client, horseId: string, standing: HorseStanding) =>
+  run(client, sql`update horse set standing = ${JSON.stringify(standing)}::jsonb where id = ${horseId}`)
 
 /** What is kept of a horse's tracks, or of those of one step. */
 export const tracksOf = async (
@@ -39,7 +73,7 @@ export const tracksOf = async (
   const found = await rows<Row>(
     client,
     sql`select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
-               days_worked as "daysWorked", tally
+               days_worked as "daysWorked", start, covariance, tally
         from track where horse_id = ${horseId} and (${step}::text is null or step = ${step})`,
   )
   return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
@@ -56,7 +90,8 @@ export const saveTracks = async (
     all.map(([key, record]) => value(key, record))
   await run(
     client,
-    sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked, tally)
+    sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
+                           start, covariance, tally)
         select ${yardId}, ${horseId}, t.*
         from unnest(${column((key) => trackOf(key).step)}::text[], ${column((key) => trackOf(key).side)}::text[],
                     ${column((_, { belief }) => toBytes(belief.ability))}::bytea[],
@@ -64,15 +99,34 @@ export const saveTracks = async (
                     ${column((_, { belief }) => belief.logLikelihood)}::double precision[],
                     ${column((_, { belief }) => belief.lastDay)}::date[],
                     ${column((_, { belief }) => belief.daysWorked)}::integer[],
+                    ${column((_, { belief }) => JSON.stringify(belief.start))}::jsonb[],
+                    ${column((_, { belief }) => JSON.stringify(belief.covariance))}::jsonb[],
                     ${column((_, { tally }) => JSON.stringify(tally))}::jsonb[]) as t
           on conflict (yard_id, horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
-            days_worked = excluded.days_worked, tally = excluded.tally`,
+            days_worked = excluded.days_worked, start = excluded.start, covariance = excluded.covariance,
+            tally = excluded.tally`,
   )
 }
 
-export const deleteTracks = (client: Client, horseId: string, steps: readonly string[]) =>
-  run(client, sql`delete from track where horse_id = ${horseId} and step = any(${steps})`)
+/** What was made of a horse, in the place of all that was kept of it. */
+export const replaceRecords = async (
+  client: Client,
+  yardId: string,
+  { horseId, records }: { horseId: string; records: Records },
+): Promise<void> => {
+  await run(client, sql`delete from track where horse_id = ${horseId}`)
+  await saveTracks(client, yardId, { horseId, records: records.tracks })
+  await saveStanding(client, horseId, records.horse)
+}
+
+/** Horses whose tracks stand as an earlier law left them, which knew nothing of the horse. */
+export const horsesOfEarlierLaw = (client: Client) =>
+  rows<{ readonly id: string }>(
+    client,
+    sql`select id from horse h where standing is null and exists (select from track t where t.horse_id = h.id)
+        order by id`,
+  )
 
 /** What was counted of every track of the yard. */
 export const countedTracks = (client: Client) =>

@@ -1,7 +1,7 @@
 import pLimit from 'p-limit'
 import { DEFAULT_SETTINGS } from '@still-pine/contract'
 import { addDays } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { offLeadFrom } from '@still-pine/core/counters'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, trackKey, trackOf, viewsOf, type Records, type Views } from '@still-pine/core/readiness'
@@ -46,7 +46,7 @@ import { allPlaces } from '../data/places'
 import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
 import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
-import { countedTracks, tracksOf } from '../data/tracks'
+import { countedTracks, recordsOf, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
 import { forThreads, programNamed } from './programs'
 
@@ -68,7 +68,7 @@ const horseIdOf = async (read: Read, { named }: Asking): Promise<string> =>
 const programKeys = ({ steps }: Program): readonly string[] => steps.map(({ key }) => key)
 
 const isPastKnown = (records: Records, on: string): boolean =>
-  [...records.values()].some(({ belief }) => belief.lastDay !== null && belief.lastDay > on)
+  [...records.tracks.values()].some(({ belief }) => belief.lastDay !== null && belief.lastDay > on)
 
 const asViews = (tracks: Parts['judged']['tracks']): Views =>
   new Map(tracks.map(({ step, side, view }) => [trackKey(step, side), view]))
@@ -160,7 +160,7 @@ const horseParts = (yard: Yard) => {
       const known = await today(id, asking)
       if (known) return asViews(known.judged.tracks)
       const program = await read('program')
-      const records = await tracksOf(client, id)
+      const records = await recordsOf(client, id)
       if (!isPastKnown(records, on)) return viewsOf(STANDARD_MODEL, program, { records, on })
       // A day gone by: every track from scratch, leaving out the answers after it.
       const answers = await evidence(client, id, { steps: programKeys(program), upTo: on })
@@ -174,7 +174,7 @@ const horseParts = (yard: Yard) => {
       if (asking.on !== todayIn(yard)) return judgeNow(read, asking)
       const program = forThreads(await read('program'))
       const told = { facts: await read('facts'), loadDays: await read('loadDays'), on: asking.on }
-      const records = await tracksOf(client, horseId)
+      const records = await recordsOf(client, horseId)
       const judged = isPastKnown(records, asking.on)
         ? await judgeNow(read, asking)
         : await yard.threads.judge({ program, records, ...told })

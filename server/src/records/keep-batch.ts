@@ -87,7 +87,8 @@ type BatchProgram = Awaited<ReturnType<typeof programNamed>>
 /** What was written of a horse, for its tracks to be brought up to date. */
 interface Written {
   readonly added: NewEvidence[]
-  readonly voidedSteps: Set<string>
+  /** Days on which something was taken back. */
+  readonly voidedDays: Set<string>
 }
 
 /** Writes what a batch changes. */
@@ -96,7 +97,7 @@ class ChangeWriter {
 
   constructor(
     private readonly yard: Yard,
-    private readonly answers: ReadonlyMap<string, Pick<KnownAnswer, 'horseId' | 'step'>>,
+    private readonly answers: ReadonlyMap<string, Pick<KnownAnswer, 'horseId' | 'day'>>,
   ) {}
 
   async sessions(some: readonly Kept<'session'>[]): Promise<void> {
@@ -119,8 +120,8 @@ class ChangeWriter {
   async voidings(some: readonly Kept<'voiding'>[]): Promise<void> {
     await insertVoidings(this.yard.client, this.yard, some)
     for (const { answerId } of some) {
-      const { horseId, step } = this.answers.get(answerId)!
-      this.writtenOf(horseId).voidedSteps.add(step)
+      const { horseId, day } = this.answers.get(answerId)!
+      this.writtenOf(horseId).voidedDays.add(day)
     }
   }
 
@@ -147,7 +148,7 @@ class ChangeWriter {
   }
 
   private writtenOf(horseId: string): Written {
-    const known = this.byHorse.get(horseId) ?? { added: [], voidedSteps: new Set<string>() }
+    const known = this.byHorse.get(horseId) ?? { added: [], voidedDays: new Set<string>() }
     this.byHorse.set(horseId, known)
     return known
   }
@@ -222,7 +223,7 @@ export const keepBatch = async (yard: Yard, sentAt: string, raw: readonly unknow
     verdict !== 'already' && 'change' in verdict ? [verdict.change] : [],
   )
   const added = ofKind(changes, 'answer').map(({ id, answer }) => [id, answer] as const)
-  const named = new Map<string, Pick<KnownAnswer, 'horseId' | 'step'>>([...parts.answers, ...added])
+  const named = new Map<string, Pick<KnownAnswer, 'horseId' | 'day'>>([...parts.answers, ...added])
   const writer = new ChangeWriter(yard, named)
   const failed = await writeAll(yard, writer, changes)
   for (const [id, written] of writer.byHorse)

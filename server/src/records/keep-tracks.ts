@@ -1,11 +1,11 @@
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { predictingOn } from '@still-pine/core/evidence'
-import { fedBy, feeding, type Program } from '@still-pine/core/program'
-import { trackOf, type TrackedAnswer } from '@still-pine/core/readiness'
+import type { Program } from '@still-pine/core/program'
+import type { Records, TrackedAnswer } from '@still-pine/core/readiness'
 import { evidence } from '../data/answers'
 import { saveTip, type HorseTip } from '../data/horses'
-import { deletePredictions, saveEvenings, savePredictions } from '../data/predictions'
-import { tracksOf, deleteTracks, saveTracks } from '../data/tracks'
+import { deletePredictions, deleteStrayPredictions, saveEvenings, savePredictions } from '../data/predictions'
+import { recordsOf, replaceRecords, saveStanding, saveTracks } from '../data/tracks'
 import { forThreads } from '../parts/programs'
 import type { Yard } from './yard'
 
@@ -33,52 +33,53 @@ const latest = (tip: HorseTip, answers: readonly NewEvidence[]): HorseTip =>
     tip,
   )
 
-/** Works the tracks of some steps out again from the answers that stand. */
-export const rebuildTracks = async (
+/**
+ * Works a horse out again from the answers that stand. What was predicted stays as it was said, but from the day `from`
+ * on, whose answers have changed.
+ */
+export const rebuildHorse = async (
   yard: Yard,
   { id: horseId, program }: Pick<HorseToKeep, 'id' | 'program'>,
-  steps: ReadonlySet<string>,
+  from: string | null = null,
 ): Promise<void> => {
-  const affected = fedBy(program, steps)
-  const answers = await evidence(yard.client, horseId, { steps: [...feeding(program, affected)], upTo: null })
+  const { client, yardId } = yard
+  const steps = program.steps.map(({ key }) => key)
+  const answers = await evidence(client, horseId, { steps, upTo: null })
   const { records, predictions } = await yard.threads.replay({ program: forThreads(program), answers })
-  const own = new Map([...records].filter(([key]) => affected.has(trackOf(key).step)))
-  await deleteTracks(yard.client, horseId, [...affected])
-  await saveTracks(yard.client, yard.yardId, { horseId, records: own })
-  await deletePredictions(yard.client, horseId, [...affected])
-  await savePredictions(yard.client, yard.yardId, {
-    horseId,
-    predictions: predictions.filter(({ step }) => affected.has(step)),
-  })
+  await replaceRecords(client, yardId, { horseId, records })
+  if (from !== null) await deletePredictions(client, horseId, from)
+  await deleteStrayPredictions(client, horseId, steps)
+  await savePredictions(client, yardId, { horseId, predictions })
 }
 
 const append = async (
   yard: Yard,
   horseId: string,
-  { program, answers }: { program: Program; answers: readonly NewEvidence[] },
+  { program, before, answers }: { program: Program; before: Records; answers: readonly NewEvidence[] },
 ): Promise<void> => {
-  const before = await tracksOf(yard.client, horseId)
   const { records, predictions, goneOn } = predictingOn(STANDARD_MODEL, program, { before, answers })
-  const touched = new Map([...records].filter(([key, record]) => record !== before.get(key)))
+  const touched = new Map([...records.tracks].filter(([key, record]) => record !== before.tracks.get(key)))
   await saveTracks(yard.client, yard.yardId, { horseId, records: touched })
+  await saveStanding(yard.client, horseId, records.horse)
   await savePredictions(yard.client, yard.yardId, { horseId, predictions })
   await saveEvenings(yard.client, horseId, goneOn)
 }
 
 /**
- * Brings a horse's tracks up to date after a batch: one update for each new answer where all of them are the
- * newest, and otherwise a rebuild of the steps whose history changed. The horse must be locked.
+ * Brings a horse up to date after a batch: one update for each new answer where all of them are the newest, and otherwise
+ * all of it again. The horse must be locked.
  */
 export const keepTracks = async (
   yard: Yard,
   { id: horseId, program, tip }: HorseToKeep,
-  { added, voidedSteps }: { added: readonly NewEvidence[]; voidedSteps: ReadonlySet<string> },
+  { added, voidedDays }: { added: readonly NewEvidence[]; voidedDays: ReadonlySet<string> },
 ): Promise<void> => {
-  const steps = new Set([...added.map(({ step }) => step), ...voidedSteps])
-  if (steps.size === 0) return
+  const [firstDay] = [...added.map(({ day }) => day), ...voidedDays].sort()
+  if (firstDay === undefined) return
   const inOrder = [...added].sort((a, b) => a.at.getTime() - b.at.getTime() || a.seq - b.seq)
-  if (voidedSteps.size === 0 && inOrder.every((answer) => isAfter(tip, answer)))
-    await append(yard, horseId, { program, answers: inOrder })
-  else await rebuildTracks(yard, { id: horseId, program }, steps)
+  const before = await recordsOf(yard.client, horseId)
+  const isNewest = voidedDays.size === 0 && inOrder.every((answer) => isAfter(tip, answer))
+  if (isNewest && !before.isOfEarlierLaw) await append(yard, horseId, { program, before, answers: inOrder })
+  else await rebuildHorse(yard, { id: horseId, program }, firstDay)
   await saveTip(yard.client, horseId, latest(tip, inOrder))
 }

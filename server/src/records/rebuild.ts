@@ -1,10 +1,10 @@
 import type { Horse, Progress } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
-import { trackOf, type TrackKey, type TrackRecord } from '@still-pine/core/readiness'
+import type { Records, TrackKey, TrackRecord } from '@still-pine/core/readiness'
 import { evidence, type Evidence } from '../data/answers'
 import { allHorses, lockHorse, touchHorse } from '../data/horses'
-import { replacePredictions } from '../data/predictions'
-import { deleteTracks, saveTracks, tracksOf } from '../data/tracks'
+import { deleteStrayPredictions, savePredictions } from '../data/predictions'
+import { recordsOf, replaceRecords } from '../data/tracks'
 import { forThreads, programNamed } from '../parts/programs'
 import type { Replayed } from '../threads'
 import type { Yard } from './yard'
@@ -38,11 +38,19 @@ const isSame = (a: TrackRecord | undefined, b: TrackRecord | undefined): boolean
   )
 }
 
-const differing = (
-  stored: ReadonlyMap<TrackKey, TrackRecord>,
-  made: ReadonlyMap<TrackKey, TrackRecord>,
-): readonly TrackKey[] =>
-  [...new Set([...stored.keys(), ...made.keys()])].filter((key) => !isSame(stored.get(key), made.get(key)))
+const isSameHorse = (a: Records['horse'], b: Records['horse']): boolean =>
+  (['talent', 'ease', 'speed'] as const).every(
+    (which) =>
+      Math.abs(a[which].mean - b[which].mean) < SAME &&
+      Math.abs(a[which].variance - b[which].variance) < SAME,
+  )
+
+const differing = (stored: Records, made: Records): readonly TrackKey[] => {
+  const all = [...new Set([...stored.tracks.keys(), ...made.tracks.keys()])]
+  // Where the horse was told otherwise, so were all its tracks.
+  if (!isSameHorse(stored.horse, made.horse)) return all
+  return all.filter((key) => !isSame(stored.tracks.get(key), made.tracks.get(key)))
+}
 
 /** All of it is one transaction, and a connection does one thing at a time. */
 const takingTurns = (): (<T>(work: () => Promise<T>) => Promise<T>) => {
@@ -58,7 +66,7 @@ interface Stored {
   readonly horse: Horse
   readonly program: Program
   readonly answers: readonly Evidence[]
-  readonly tracks: ReadonlyMap<TrackKey, TrackRecord>
+  readonly records: Records
 }
 
 const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored> => {
@@ -66,21 +74,21 @@ const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored
   const program = await programNamed(client, yardId, horse.programId)
   const steps = program.steps.map(({ key }) => key)
   const answers = await evidence(client, horse.id, { steps, upTo: null })
-  return { horse, program, answers, tracks: await tracksOf(client, horse.id) }
+  return { horse, program, answers, records: await recordsOf(client, horse.id) }
 }
 
 /** Keeps what was made of a horse, and says which of its tracks were stored otherwise. */
 const mend = async (
   { client, yardId }: Yard,
-  { horse, tracks: stored }: Stored,
+  { horse, program, records: stored }: Stored,
   { records, predictions }: Replayed,
 ): Promise<readonly TrackKey[]> => {
   const tracks = differing(stored, records)
-  await replacePredictions(client, yardId, { horseId: horse.id, predictions })
+  const steps = program.steps.map(({ key }) => key)
+  await deleteStrayPredictions(client, horse.id, steps)
+  await savePredictions(client, yardId, { horseId: horse.id, predictions })
   if (tracks.length > 0) {
-    const steps = new Set([...stored.keys()].map((key) => trackOf(key).step))
-    await deleteTracks(client, horse.id, [...steps])
-    await saveTracks(client, yardId, { horseId: horse.id, records })
+    await replaceRecords(client, yardId, { horseId: horse.id, records })
     await touchHorse(client, horse.id)
   }
   return tracks
@@ -105,7 +113,7 @@ export const rebuildAll = async (
       const tracks = await inTurn(() => mend(yard, stored, made))
       ones.push({
         answers: answers.length,
-        tracks: made.records.size,
+        tracks: made.records.tracks.size,
         difference: tracks.length > 0 ? { horse: horse.name, tracks } : null,
       })
     }

@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { replayPredicting, type Replay as JudgedHistory } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
 import { viewsOf, type Facts, type Records, type TrackedAnswer } from '@still-pine/core/readiness'

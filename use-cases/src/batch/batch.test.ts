@@ -119,7 +119,7 @@ describe('a batch', () => {
   })
 
   it('lets a helper take back their own answers only, and a starter anybody’s', () => {
-    const known = { horseId: HORSE, step: 'face-up', personId: id(9), voided: false }
+    const known = { horseId: HORSE, day: '2026-05-14', personId: id(9), voided: false }
     const parts = { ...NOTHING, answers: new Map([[id(10), known]]) }
     const helper = moment({ who: { personId: ME, role: 'helper' } })
     expect(told([taking(11, id(10))], parts, helper)).toEqual([

@@ -16,7 +16,7 @@ export interface BatchParts {
 
 export interface KnownAnswer {
   readonly horseId: string
-  readonly step: string
+  readonly day: string
   readonly personId: string
   readonly voided: boolean
 }
@@ -140,8 +140,8 @@ const after = (parts: BatchParts, change: Change): BatchParts => {
     return { ...parts, sessions: new Map(parts.sessions).set(id, { horseId, day }) }
   }
   if (change.kind === 'answer') {
-    const { id, horseId, step, personId } = change.answer
-    return { ...parts, answers: new Map(parts.answers).set(id, { horseId, step, personId, voided: false }) }
+    const { id, horseId, day, personId } = change.answer
+    return { ...parts, answers: new Map(parts.answers).set(id, { horseId, day, personId, voided: false }) }
   }
   if (change.kind === 'voiding') {
     const known = parts.answers.get(change.answerId)!

@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { timelineOf } from '@still-pine/core/evidence'
 import { sidesOf, stepOf } from '@still-pine/core/program'
 import { query } from '../query'

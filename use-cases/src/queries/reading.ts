@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { gapsOf, nearestGate, type TenthTally } from '@still-pine/core/evidence'
 import { stepOf } from '@still-pine/core/program'
 import { trackKey } from '@still-pine/core/readiness'

@@ -1,5 +1,5 @@
 import { count } from '@still-pine/core/answer'
-import type { LearningSpeed, SidesOver } from '@still-pine/core/evidence'
+import type { SidesOver } from '@still-pine/core/evidence'
 import type { Temper } from '@still-pine/core/readiness'
 
 /** "Of 34 tracks with answers enough, 29 are soft; 3 are right but tight, 2 worried." */
@@ -43,20 +43,4 @@ export const sidesInWords = ({ compared, behind, mean, oneSided, answers }: Side
       ? ', none of them by 15 or more'
       : `, by 15 or more in ${count(behind.length, 'step')}`
   return `Over ${count(compared, 'step')} asked enough on both sides ${over}${many}. ${given}${short}`
-}
-
-/** The learning step of the horse in the middle of the herd. */
-const MEDIAN_STEP = 0.06
-
-/** The steps that are tried lie twice this far apart, so that nothing is known more closely. */
-const CLOSEST = 0.015
-
-/** How fast a horse learns, with its spread, against the horse in the middle. */
-export const speedInWords = ({ step, sd, answers }: LearningSpeed): string => {
-  if (answers === 0) return 'How fast it learns is not known: nothing was asked yet.'
-  const spread = Math.max(sd, CLOSEST)
-  const [low, high] = [Math.max(0, step - spread), step + spread].map((value) => value / MEDIAN_STEP)
-  const how = (times: number): string => times.toFixed(1)
-  const unsure = sd > MEDIAN_STEP / 2 ? ' That is still very unsure.' : ''
-  return `It learns ${how(step / MEDIAN_STEP)} times as fast as a horse in the middle (${how(low!)} to ${how(high!)}), from ${count(answers, 'answer')}.${unsure}`
 }

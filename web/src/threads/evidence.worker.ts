@@ -1,9 +1,8 @@
 import type { EvidenceAnswer, EvidenceSession } from '@still-pine/contract'
 import { addDays, type Kind } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import {
   byCircumstance,
-  learningSpeed,
   minutesByKind,
   movedBetween,
   promisesNotDone,
@@ -11,9 +10,9 @@ import {
   standsStill,
   talliesOf,
   type CircumstanceGroup,
-  type LearningSpeed,
   type Moved,
   type NotDone,
+  type OwnTold,
   type TenthTally,
 } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
@@ -29,7 +28,7 @@ export interface History {
   readonly day: string
 }
 
-export interface HorseReading {
+export interface HorseReading extends OwnTold {
   readonly moved: readonly Moved[]
   readonly still: readonly Moved[]
   readonly notDone: readonly NotDone[]
@@ -57,6 +56,8 @@ const reading = {
     const before = viewsOf(STANDARD_MODEL, program, { records: earlier, on: weekAgo })
     const lately = answers.filter((answer) => answer.day > weekAgo)
     return {
+      own: records.horse,
+      answers: answers.length,
       moved: movedBetween(program, before, now),
       still: standsStill(program, before, now),
       notDone: promisesNotDone(
@@ -69,8 +70,10 @@ const reading = {
     }
   },
 
-  speed: ({ program, answers }: Pick<History, 'program' | 'answers'>): LearningSpeed =>
-    learningSpeed(STANDARD_MODEL, program, answers),
+  own: ({ program, answers }: Pick<History, 'program' | 'answers'>): OwnTold => ({
+    own: replayHorse(STANDARD_MODEL, program, answers).horse,
+    answers: answers.length,
+  }),
 }
 
 export type EvidenceReading = typeof reading

@@ -1,5 +1,5 @@
 import type { Kind } from '../../answer'
-import { NECK_NEED } from '../../belief'
+import { NECK_NEED } from '../../judgement'
 import { exposuresFrom, type Effort } from '../exposure'
 import { dataOfOwn } from '../own-step'
 import { rungsDataFrom } from '../step-data'

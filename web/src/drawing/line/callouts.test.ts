@@ -1,6 +1,6 @@
 import type { Line } from '@still-pine/contract'
 import { PLAIN } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
 import { describe, expect, it } from 'vitest'

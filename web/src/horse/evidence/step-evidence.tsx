@@ -1,6 +1,6 @@
 import type { Line, StepEvidence as Evidence } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import {
   CIRCUMSTANCES,
   isSo,

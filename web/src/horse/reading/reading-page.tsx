@@ -1,6 +1,7 @@
 import type { Line } from '@still-pine/contract'
 import { count, type Kind, chancePercent } from '@still-pine/core/answer'
 import {
+  ownInWords,
   reliabilityInWords,
   reliabilityOf,
   sidesOver,
@@ -8,6 +9,7 @@ import {
   type NotDone,
   type SidesOver,
 } from '@still-pine/core/evidence'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { ago } from '@still-pine/core/readiness'
 import { useCallback, useMemo, type ReactNode } from 'react'
@@ -24,7 +26,7 @@ import { HorseHeader } from '../../shared/horse-header'
 import { useHorse } from '../../shared/use-horse'
 import { viewsIn } from '../../shared/views-in'
 import { Corners } from './corners'
-import { planeInWords, sidesInWords, speedInWords } from '../../shared/sentences'
+import { planeInWords, sidesInWords } from '../../shared/sentences'
 import { planeOption, type Placed } from './plane-option'
 
 const MOST_SHOWN = 6
@@ -178,8 +180,6 @@ const FromHistory = ({ line, program }: HistoryProps) => {
   const history = useMemo(() => (data ? { program, ...data } : null), [data, program])
   const readHorse = useMemo(() => history && (() => evidenceReader().horse(history)), [history])
   const { value: reading, failed } = useRead(readHorse)
-  const readSpeed = useMemo(() => history && (() => evidenceReader().speed(history)), [history])
-  const { value: speed, failed: noSpeed } = useRead(readSpeed)
   if (!data) return <Loading error={error} retry={() => void refetch()} />
   if (failed)
     return <p role="alert">This history could not be read here. Open the page again to try once more.</p>
@@ -200,14 +200,8 @@ const FromHistory = ({ line, program }: HistoryProps) => {
       <div className="grid gap-6 desk:grid-cols-2">
         <Minutes minutes={reading.minutes} />
         <section>
-          <h2 className="mb-1 text-xl">How fast it learns, and how well we judge it</h2>
-          <p>
-            {speed
-              ? speedInWords(speed)
-              : noSpeed
-                ? 'How fast it learns could not be worked out here.'
-                : 'Working out how fast it learns …'}
-          </p>
+          <h2 className="mb-1 text-xl">What it is like, and how well we judge it</h2>
+          <p>{ownInWords(STANDARD_MODEL, reading)}</p>
           <p>{reliabilityInWords(reliabilityOf(reading.tallies))}</p>
         </section>
       </div>

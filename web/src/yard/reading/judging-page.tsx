@@ -2,10 +2,12 @@ import type { Judging, YardReading } from '@still-pine/contract'
 import { count, percent } from '@still-pine/core/answer'
 import {
   ENOUGH_PREDICTIONS,
+  ownInWords,
   reliabilityInWords,
   reliabilityOf,
   type CircumstanceGroup,
 } from '@still-pine/core/evidence'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { STAGES } from '@still-pine/core/program'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -13,10 +15,9 @@ import { useQuery } from '../../app/client'
 import { Picker } from '../../shared/pickers'
 import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
-import { speedInWords } from '../../shared/sentences'
 import { Loading } from '../../shared/loading'
 import { reliabilityOption } from './reliability-option'
-import { useSpeeds } from './use-speeds'
+import { useOwn } from './use-own'
 
 type Group = Judging['groups'][number]
 
@@ -131,28 +132,29 @@ const Predictions = ({ groups }: { groups: readonly Group[] }) => {
   )
 }
 
-const Speeds = ({ horses }: { horses: YardReading['horses'] }) => {
-  const speeds = useSpeeds(horses)
-  const isDone = speeds.length === horses.length
-  const fastestFirst = [...speeds].sort((a, b) => (b.speed?.step ?? -1) - (a.speed?.step ?? -1))
+const Horses = ({ horses }: { horses: YardReading['horses'] }) => {
+  const told = useOwn(horses)
+  const isDone = told.length === horses.length
+  const speedOf = (one: (typeof told)[number]): number => one.told?.own.speed.mean ?? 0
+  const fastestFirst = [...told].sort((a, b) => speedOf(b) - speedOf(a))
   return (
     <section>
-      <h2 className="text-2xl">How fast each horse learns</h2>
+      <h2 className="text-2xl">What each horse is like</h2>
       {!isDone && (
         <p role="status" className="flex items-center gap-3">
-          Reading horse {speeds.length + 1} of {horses.length} …
-          <progress max={horses.length} value={speeds.length} aria-label="Horses read" />
+          Reading horse {told.length + 1} of {horses.length} …
+          <progress max={horses.length} value={told.length} aria-label="Horses read" />
         </p>
       )}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        {fastestFirst.map(({ horseId, horseName, speed }) => (
+        {fastestFirst.map(({ horseId, horseName, told: one }) => (
           <div key={horseId} className="contents">
             <dt className="font-bold">
               <Link className="underline" to={`/horses/${horseId}/reading`}>
                 {horseName}
               </Link>
             </dt>
-            <dd>{speed ? speedInWords(speed) : 'Could not be worked out here.'}</dd>
+            <dd>{one ? ownInWords(STANDARD_MODEL, one) : 'Could not be worked out here.'}</dd>
           </div>
         ))}
       </dl>
@@ -160,7 +162,7 @@ const Speeds = ({ horses }: { horses: YardReading['horses'] }) => {
   )
 }
 
-/** What was predicted before first asks against what came, and how fast each horse learns. */
+/** What was predicted before first asks against what came, and what each horse is like. */
 const JudgingPage = () => {
   const { data, error, refetch } = useQuery('judging', {})
   const { data: reading } = useQuery('reading')
@@ -179,7 +181,7 @@ const JudgingPage = () => {
         </p>
       </div>
       <Predictions groups={data.groups} />
-      {reading && <Speeds horses={reading.horses} />}
+      {reading && <Horses horses={reading.horses} />}
       <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
     </main>
   )

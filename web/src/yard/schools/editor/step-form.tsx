@@ -1,5 +1,5 @@
 import { CARD_PARTS, cardOf, type CardPart, type Step } from '@still-pine/core/program'
-import { STANDARD_MODEL } from '@still-pine/core/belief'
+import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { Button } from '../../../ui/button'
 import { Field, INPUT } from '../../../ui/field'
 import { ExposuresPart } from './exposures-part'

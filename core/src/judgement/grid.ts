@@ -29,6 +29,19 @@ export const expectation = (density: Density, values: Float64Array): number => {
 
 export const meanOf = (density: Density): number => expectation(density, POINTS)
 
+/** Mean and variance of a density. */
+export const momentsOf = (density: Density): { readonly mean: number; readonly variance: number } => {
+  let mean = 0
+  let square = 0
+  for (let i = 0; i < GRID.size; i++) {
+    const x = POINTS[i]!
+    const mass = density[i]! * x
+    mean += mass
+    square += mass * x
+  }
+  return { mean, variance: square - mean * mean }
+}
+
 /** The ability below which a share `q` of the mass lies, each point's mass spread evenly over its cell. */
 export const quantile = (density: Density, q: number): number => {
   let below = 0

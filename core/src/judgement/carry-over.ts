@@ -1,5 +1,3 @@
-import type { Model } from './model'
-
 /** A step whose ability comes along in part. */
 export interface Source {
   readonly share: number
@@ -10,10 +8,9 @@ export interface Source {
 /** Shares that add up to more than this are scaled down to it. */
 export const MOST_CARRIED = 0.6
 
-/** The mean a track starts from: the prior's, moved towards what its sources already can. */
-export const priorMeanWith = (model: Model, sources: readonly Source[]): number => {
+/** The mean a track starts from: `base`, where the horse starts any, moved towards what its sources already can. */
+export const startMeanWith = (base: number, sources: readonly Source[]): number => {
   const total = sources.reduce((sum, source) => sum + source.share, 0)
   const scale = total > MOST_CARRIED ? MOST_CARRIED / total : 1
-  const own = model.priorAbility.mean
-  return sources.reduce((mean, source) => mean + scale * source.share * (source.mean - own), own)
+  return sources.reduce((mean, source) => mean + scale * source.share * (source.mean - base), base)
 }

@@ -1,5 +1,6 @@
 import type { Calm, Grade } from '../answer'
 import { POINTS } from './grid'
+import { unitGain } from '../learning'
 import type { Model } from './model'
 
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
@@ -25,7 +26,7 @@ export const calmAtMost = (
   { ability, hardness }: { ability: number; hardness: number },
 ): number => (k === 2 ? 1 : logistic(model.slope * (ability - model.calmCuts[k] - hardness)))
 
-interface Tables {
+export interface Tables {
   /** `grade[k]` is P(grade = k) at each grid point. */
   readonly grade: readonly Float64Array[]
   readonly calm: readonly Float64Array[]
@@ -33,6 +34,10 @@ interface Tables {
   readonly light: Float64Array
   /** P(calm ≤ 1), the chance that it is not tight. */
   readonly notTight: Float64Array
+  /** What an ask teaches at each grid point, as a share of the speed: 4p(1 − p), and nothing where it is too big. */
+  readonly unitGain: Float64Array
+  /** How many of the lowest points find the ask too big. */
+  readonly tooBig: number
 }
 
 const differences = (atMost: readonly Float64Array[]): Float64Array[] =>
@@ -45,7 +50,15 @@ const build = (model: Model, hardness: number): Tables => {
   const calms = ([0, 1, 2] as const).map((k) =>
     POINTS.map((x) => calmAtMost(model, k, { ability: x, hardness })),
   )
-  return { grade: differences(grades), calm: differences(calms), light: grades[1]!, notTight: calms[1]! }
+  const light = grades[1]!
+  return {
+    grade: differences(grades),
+    calm: differences(calms),
+    light,
+    notTight: calms[1]!,
+    unitGain: light.map((p) => unitGain(model.law, p)),
+    tooBig: light.findLastIndex((p) => p < model.law.tooBig) + 1,
+  }
 }
 
 const cache = new WeakMap<Model, Map<number, Tables>>()

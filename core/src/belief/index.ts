@@ -1,6 +1,0 @@
-export * from './belief'
-export * from './carry-over'
-export { CELL, GRID, POINTS, gaussian, meanOf, quantile, type Density } from './grid'
-export { calmAtMost, difficulty, gradeAtMost } from './likelihood'
-export * from './model'
-export { afterAnswer, afterRest, halfLifeDays, keptShare } from './moves'

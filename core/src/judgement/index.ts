@@ -1,0 +1,7 @@
+export * from './carry-over'
+export { CELL, GRID, POINTS, gaussian, meanOf, momentsOf, quantile, type Density } from './grid'
+export * from './horse'
+export { calmAtMost, difficulty, gradeAtMost } from './likelihood'
+export * from './model'
+export * from './posterior'
+export { afterRest, halfLifeDays, keptShare, shifted, spread } from './transition'
