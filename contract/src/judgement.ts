@@ -34,6 +34,14 @@ export const TrackViewSchema = ChancesSchema.extend({
   misses: z.array(z.object({ rule: z.enum(MISS_RULES), words: z.string() })),
   lastDay: Day.nullable(),
   passedColdToday: z.boolean(),
+  foretoldToday: z
+    .object({
+      chance: z.number(),
+      light: z.boolean(),
+      calmChance: z.number(),
+      tight: z.boolean().nullable(),
+    })
+    .nullable(),
   lastCold: z.object({ day: Day, passed: z.boolean() }).nullable(),
   recent: z.array(z.object({ grade: GradeSchema, calm: CalmSchema.nullable() })),
   recentDays: z.array(
@@ -124,7 +132,7 @@ export const SessionPlanSchema = z.object({
 
 const NoticeSchema = z.object({
   tone: z.enum(['stop', 'due', 'soon']),
-  about: z.enum([...CHECK_KINDS, 'incident']),
+  about: z.enum([...CHECK_KINDS, 'incident', 'itself']),
   words: z.string(),
 }) satisfies z.ZodType<Notice>
 

@@ -7,6 +7,7 @@ import { appUrl } from '../src/data/pool'
 import { startJobs } from '../src/jobs'
 import { savesOf } from '../src/records/in-yard'
 import { makeDay } from '../src/records/make-days'
+import { remakeYard } from '../src/records/remake'
 import { addHorse, answerItem, sendBatch, sessionItem } from './making'
 import { FIRST_RUN, startApp, startYard, type Running, type Visitor } from './running'
 
@@ -78,5 +79,56 @@ describe('the day of a yard', () => {
     await vi.waitFor(async () => expect(await judgedHorses()).toHaveLength(3), { timeout: 20_000 })
     await boss.stop({ graceful: false, wait: false })
     await jobs.end()
+  })
+})
+
+describe('a yard whose horses an earlier law left', () => {
+  it('serves them as they stand until they are worked out anew, and leaves what was predicted as it was said', async () => {
+    const [horse] = horses
+    const at = '2026-05-14T08:30:00Z'
+    const session = sessionItem(horse!, at)
+    await sendBatch(yard.starter, [session, answerItem(horse!, session.session.id, { at })], at)
+    const chanceOf = async (): Promise<number> => {
+      const { body } = await yard.starter.get<ReplyOf<'line'>>(`/horses/${horse!}/line`)
+      return body.tracks.find(({ step }) => step === 'settle-in-pen')!.view.chance
+    }
+    const made = await chanceOf()
+    // As a track stood before: every horse alike, nothing known of it.
+    await owner.query(`update horse set standing = null where id = $1`, [horse])
+    await owner.query(
+      `update track set covariance = '{"talent":0,"speed":0,"ease":0}', start = '{"ability":{"mean":-2.2,"sd":1.2},"calm":{"mean":-0.5,"sd":1.2}}'
+       where horse_id = $1`,
+      [horse],
+    )
+    await owner.query(`update prediction set chance = 0.042, calm_chance = null where horse_id = $1`, [horse])
+    await owner.query('delete from horse_day')
+    expect((await yard.starter.get(`/horses/${horse!}/line`)).status).toBe(200)
+    expect(await remakeYard(yard.workings, yardId)).toBe(1)
+    expect(await remakeYard(yard.workings, yardId)).toBe(0)
+    expect(await chanceOf()).toBeCloseTo(made, 12)
+    const { rows } = await owner.query<{ chance: number; calm: number | null }>(
+      'select chance, calm_chance as calm from prediction where horse_id = $1',
+      [horse],
+    )
+    expect(rows).toEqual([{ chance: 0.042, calm: null }])
+  })
+
+  it('works a horse out anew before the first answer that comes to it', async () => {
+    const [, , horse] = horses
+    const log = async (minute: number): Promise<void> => {
+      const at = `2026-05-14T08:${minute}:00Z`
+      const session = sessionItem(horse!, at)
+      await sendBatch(yard.starter, [session, answerItem(horse!, session.session.id, { at })], at)
+    }
+    await log(40)
+    await owner.query(`update horse set standing = null where id = $1`, [horse])
+    await log(41)
+    const { rows } = await owner.query<{ answers: number; talent: number }>(
+      `select (t.tally ->> 'answers')::int as answers, (h.standing -> 'talent' ->> 'mean')::float8 as talent
+       from horse h join track t on t.horse_id = h.id where h.id = $1`,
+      [horse],
+    )
+    expect(rows[0]!.answers).toBe(2)
+    expect(rows[0]!.talent).toBeGreaterThan(0.5)
   })
 })

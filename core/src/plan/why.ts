@@ -1,6 +1,6 @@
 import { chancePercent, count, daysBetween, type Day } from '../answer'
 import { rungName } from '../program'
-import { ago, chancesAt, WORK_CHANCE, type TrackView } from '../readiness'
+import { ago, chanceInWords, chancesAt, waitsFor, WORK_CHANCE, type TrackView } from '../readiness'
 import type { Purpose } from './burst'
 import type { Candidate, Way } from './ways'
 
@@ -37,7 +37,7 @@ const checkReason = (candidate: Candidate, on: Day): string => {
       : `Solid${goal.gate ? `, and the ${goal.gate.name} gate stands on it` : ''}: a first ask tells the most`
   return goal.must === 'met'
     ? `Nearly met, ${chancePercent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
-    : `Nearly Solid, ${chancePercent(view.chance)} from ${count(view.answers, 'answer')}: a first ask tells the most`
+    : `Nearly Solid, ${chanceInWords(view)}, from ${count(view.answers, 'answer')}: a first ask tells the most`
 }
 
 export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): string => {
@@ -48,7 +48,7 @@ export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): st
     case 'close':
       return `To end on something good: ${chancePercent(chanceAsked(candidate))} chance of a light answer`
     case 'mend':
-      return `Slipped: it was Solid and is not now; last asked ${view.lastDay ? ago(view.lastDay, on) : 'never'}`
+      return `Slipped: it was Solid and is not now${waitsFor(view) === null ? '' : ` (${waitsFor(view)})`}; last asked ${view.lastDay ? ago(view.lastDay, on) : 'never'}`
     case 'begin':
       return `New, and all it needs is met. ${pathReason(candidate)}`
     case 'work':

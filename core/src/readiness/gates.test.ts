@@ -101,6 +101,16 @@ describe('the Halter gate', () => {
     expect(verdictOf('halter', solidLog(NEEDED), { on: day(6 + 13) }).verdict).toBe('go')
   })
 
+  it('is no Go on a day on which the horse is not itself, whatever it was asked', () => {
+    const others = solidLog(['settle-in-pen', 'draw', 'lead-up', 'step-back'])
+    const today = others
+      .filter((one) => one.day === day(0))
+      .map((one) => ({ ...one, day: day(8), grade: 3 as const }))
+    const verdict = verdictOf('halter', [...solidLog(NEEDED), ...others, ...today], { on: day(8) })
+    expect(verdict.verdict).toBe('check-first')
+    expect(verdict.sentence).toMatch(/^Not itself today: 0 of 4 first asks light/)
+  })
+
   it('takes either step of a role', () => {
     expect(
       verdictOf('halter', solidLog(['first-touch', 'head-rub', 'catch-rope']), { on: day(8) }).verdict,

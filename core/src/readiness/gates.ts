@@ -3,6 +3,7 @@ import { cardFor, rungNeeded, sidesOf, stepOf, type Gate, type Program, type Ste
 import type { Facts } from '../facts'
 import { chancesAt, type TrackView } from './judge'
 import { stepFor, trackMeets } from './needs'
+import { notItself, notItselfInWords } from './itself'
 import { missesInWords, missingInWords, sideKnownFrom } from './reasons'
 import { CONFIRM_WORDS, isToConfirm, stopsOf, type Stop } from './stops'
 import { trackKey, type Views } from './track-key'
@@ -204,7 +205,8 @@ const judgeGate = (
   const tracks = tracksOf(program, gate, { views, facts, on })
   const due = tracks.map((track) => dueAsk(gate, track, on)).filter((ask) => ask !== null)
   const isShut = tracks.length === 0 || tracks.some(isNotYet)
-  const ready = isShut ? 'not-yet' : due.length > 0 ? 'check-first' : 'go'
+  const strange = notItself(views)
+  const ready = isShut ? 'not-yet' : due.length > 0 || strange ? 'check-first' : 'go'
   const verdict = stops.length > 0 ? 'stop' : ready
   const likelyMisses = tracks.reduce((sum, { chance, calmChance }) => sum + (1 - chance * calmChance), 0)
   const card = gate.ticked
@@ -216,7 +218,10 @@ const judgeGate = (
     day: on,
     verdict,
     ready,
-    sentence: sentenceFor(verdict, gate, { program, tracks, due, stops }),
+    sentence:
+      verdict === 'check-first' && strange
+        ? notItselfInWords(strange)
+        : sentenceFor(verdict, gate, { program, tracks, due, stops }),
     stops,
     tracks: tracks.map(withoutView),
     due,

@@ -3,7 +3,14 @@ import { coldChances, meanAbility, restedTo, type Belief, type Chances, type Mod
 import type { JudgedStep } from '../program'
 import { recordWith, solidAtEndOfDay, type RecordOfHorse, type TrackRecord } from './record'
 import { countedMisses, movingMissing, needOf, placesMissing, solidMisses, type Miss } from './solid'
-import { DAYS_REMEMBERED, tallyWith, type Behind, type FirstAnswer, type Marked } from './tally'
+import {
+  DAYS_REMEMBERED,
+  tallyWith,
+  type Behind,
+  type FirstAnswer,
+  type Foretold,
+  type Marked,
+} from './tally'
 import { temperOf, type Temper } from './temper'
 
 export type State = 'new' | 'started' | 'slipped' | 'coming' | 'rusty' | 'solid'
@@ -32,6 +39,8 @@ export interface TrackView extends Chances {
   readonly lastDay: Day | null
   /** Whether today's first answer passed cold at the required rung. */
   readonly passedColdToday: boolean
+  /** What was foretold of today's first ask, and what came; `null` where there was none that could count. */
+  readonly foretoldToday: Foretold | null
   /** The last first ask of a day that could count, and whether it passed; within the last ten days worked. */
   readonly lastCold: { readonly day: Day; readonly passed: boolean } | null
   /** The last eight answers, newest last. */
@@ -240,6 +249,7 @@ export const judge = (
     misses,
     lastDay: belief.lastDay,
     passedColdToday: last?.day === on && last.coldPass === true,
+    foretoldToday: last?.day === on ? (last.foretold ?? null) : null,
     lastCold: cold ? { day: cold.day, passed: cold.coldPass === true } : null,
     recent: tally.recent,
     recentDays: tally.days.map(({ day, answers, first = null }) => ({ day, answers, first })),

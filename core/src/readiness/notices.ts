@@ -10,13 +10,14 @@ import {
 } from '../facts'
 import type { Program } from '../program'
 import { closingsOf } from './closings'
+import { notItself, notItselfInWords } from './itself'
 import { upperFirst } from './text'
 import type { Views } from './track-key'
 
 /** Something beside the work that must be known before a horse goes out. */
 export interface Notice {
   readonly tone: 'stop' | 'due' | 'soon'
-  readonly about: CheckKind | 'incident'
+  readonly about: CheckKind | 'incident' | 'itself'
   readonly words: string
 }
 
@@ -101,9 +102,15 @@ export interface Noticed {
   readonly on: Day
 }
 
-/** What checks and incidents say about a horse today, the gravest first. */
+const itselfNotices = ({ views }: Noticed): Notice[] => {
+  const strange = notItself(views)
+  return strange ? [{ about: 'itself', tone: 'stop', words: notItselfInWords(strange) }] : []
+}
+
+/** What the day so far, checks and incidents say about a horse today, the gravest first. */
 export const noticesOf = (noticed: Noticed): readonly Notice[] => [
   ...holdNotices(noticed.facts, noticed.on),
+  ...itselfNotices(noticed),
   ...incidentNotices(noticed),
   ...failedNotices(noticed.facts, noticed.on),
   ...dueNotices(noticed.facts, noticed.on),

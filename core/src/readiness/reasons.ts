@@ -1,4 +1,4 @@
-import { count, daysBetween, type Day, type Side } from '../answer'
+import { chancePercent, count, daysBetween, type Day, type Side } from '../answer'
 import { lowerFirst } from './text'
 import type { TrackView } from './judge'
 
@@ -27,6 +27,23 @@ export const knownFrom = (view: TrackView, on: Day): string => {
 /** The same with the side in front: "right: 3 of the last 8 light, 2 tight; last asked yesterday". */
 export const sideKnownFrom = (side: Side, view: TrackView, on: Day): string =>
   side === 'none' ? knownFrom(view, on) : `${side}: ${knownFrom(view, on)}`
+
+/**
+ * The rule that a track waits for whose chance alone would do: "the last first ask of a day was not light and easy".
+ * `null` where the state and the chance do not seem to say different things.
+ */
+export const waitsFor = ({ state, misses }: Pick<TrackView, 'state' | 'misses'>): string | null =>
+  (state === 'coming' || state === 'slipped') && misses.every(({ rule }) => rule !== 'chance')
+    ? (misses[0]?.words ?? null)
+    : null
+
+/** The chance, with the rule it waits for where it would do by itself: "97 %, but the last first ask …". */
+export const chanceInWords = (view: Pick<TrackView, 'state' | 'misses' | 'chance'>): string => {
+  const waits = waitsFor(view)
+  return waits === null
+    ? chancePercent(view.chance)
+    : `${chancePercent(view.chance)}, but ${lowerFirst(waits)}`
+}
 
 /** "of 29 first asks about 2 would not be light and easy". */
 export const missesInWords = (likelyMisses: number, tracks: number): string => {

@@ -1,8 +1,11 @@
-import type { Answer } from '../answer'
+import { isHalfWeight, isLight, isTight, type Answer } from '../answer'
 import {
   askedOn,
   coldChances,
   freshBelief,
+  lightChance,
+  notTightChance,
+  restedTo,
   unknownHorse,
   withAnswer,
   type Belief,
@@ -11,7 +14,7 @@ import {
 } from '../judgement'
 import type { JudgedStep } from '../program'
 import { solidMisses } from './solid'
-import { DAYS_REMEMBERED, EMPTY_TALLY, newest, tallyWith, type Tally } from './tally'
+import { DAYS_REMEMBERED, EMPTY_TALLY, newest, tallyWith, type Foretold, type Tally } from './tally'
 
 /** One track: what is believed of it and what was counted. */
 export interface TrackRecord {
@@ -51,6 +54,22 @@ const closedDay = (model: Model, step: JudgedStep, record: TrackRecord): Tally =
   }
 }
 
+/** What was foretold of an answer that opens a day, and what came. */
+const foretoldOf = (
+  model: Model,
+  step: JudgedStep,
+  { belief, answer }: { belief: Belief; answer: Answer },
+): Foretold | null => {
+  if (isHalfWeight(answer)) return null
+  const asked = { rested: restedTo(model, belief, answer.day), rung: answer.rung }
+  return {
+    chance: lightChance(model, step, asked),
+    light: isLight(answer.grade),
+    calmChance: notTightChance(model, step, asked),
+    tight: answer.calm === null ? null : isTight(answer.calm),
+  }
+}
+
 /**
  * Track and horse after one more answer; `horse` must stand as it is asked. Answers must come in the order they were
  * given, without the uncued ones.
@@ -62,9 +81,10 @@ export const recordWith = (
 ): RecordOfHorse => {
   const cold = record.belief.lastDay !== answer.day
   const tally = cold ? closedDay(model, step, record) : record.tally
+  const foretold = cold ? foretoldOf(model, step, { belief: record.belief, answer }) : null
   const after = withAnswer(model, step, { belief: record.belief, horse, answer })
   return {
-    record: { belief: after.belief, tally: tallyWith(tally, step, { answer, cold }) },
+    record: { belief: after.belief, tally: tallyWith(tally, step, { answer, cold, foretold }) },
     horse: after.horse,
   }
 }

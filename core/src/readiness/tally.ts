@@ -23,6 +23,17 @@ export interface DayWorked {
   readonly coldPass: boolean | null
   /** The day's first answer where it could count, whatever its rung. */
   readonly first?: FirstAnswer | null
+  /** What was foretold of the day's first answer, and what came; `null` where it was by chance or recalled. */
+  readonly foretold?: Foretold | null
+}
+
+/** A first ask put to the test: the chances just before it, at its own rung, and its answer. */
+export interface Foretold {
+  readonly chance: number
+  readonly light: boolean
+  readonly calmChance: number
+  /** `null` where no calm was noted. */
+  readonly tight: boolean | null
 }
 
 /** The first answer of a day: its rung, and whether it was light and not tight. */
@@ -93,7 +104,10 @@ export const newest = <T>(list: readonly T[], item: T, most: number): readonly T
 /** Whether a day's first answer counts among the cold asks; one nobody saw the calm of does not. */
 const canPassCold = (answer: Answer): boolean => answer.calm !== null && !answer.byChance && !answer.recalled
 
-const dayOpened = (answer: Answer, requiredRung: number): DayWorked => ({
+const dayOpened = (
+  answer: Answer,
+  { requiredRung, foretold }: { requiredRung: number; foretold: Foretold | null },
+): DayWorked => ({
   day: answer.day,
   answers: 0,
   four: false,
@@ -102,6 +116,7 @@ const dayOpened = (answer: Answer, requiredRung: number): DayWorked => ({
   lastCalm: answer.calm,
   coldPass: canPassCold(answer) && answer.rung >= requiredRung ? isCleanPass(answer) : null,
   first: canPassCold(answer) ? { rung: Math.floor(answer.rung), passed: isCleanPass(answer) } : null,
+  foretold,
 })
 
 const isAway = (step: JudgedStep, { rung }: Answer): boolean => exposuresAt(step, rung).includes('away')
@@ -122,9 +137,9 @@ const dayWith = (today: DayWorked, answer: Answer): DayWorked => ({
 export const tallyWith = (
   tally: Tally,
   step: JudgedStep,
-  { answer, cold }: { answer: Answer; cold: boolean },
+  { answer, cold, foretold = null }: { answer: Answer; cold: boolean; foretold?: Foretold | null },
 ): Tally => {
-  const today = cold ? dayOpened(answer, step.requiredRung) : tally.days.at(-1)!
+  const today = cold ? dayOpened(answer, { requiredRung: step.requiredRung, foretold }) : tally.days.at(-1)!
   const earlier = cold ? tally.days : tally.days.slice(0, -1)
   const clean = isCleanPass(answer)
   return {

@@ -4,7 +4,7 @@ import { gradeWord, calmWord, count } from '../answer'
 import { STANDARD_MODEL } from '../judgement'
 import { FEET_FIRST } from '../program'
 import { recordsWith, replayHorse } from './horse'
-import { ago, knownFrom, missesInWords, missingInWords, sideKnownFrom } from './reasons'
+import { ago, chanceInWords, knownFrom, missesInWords, missingInWords, sideKnownFrom } from './reasons'
 import { recordWith, trackAlone } from './record'
 import { noRecords } from './track-key'
 import { TEMPER_WORDS, temperOf } from './temper'
@@ -54,6 +54,26 @@ describe('reasons in words and numbers', () => {
         ),
       ),
     ).toBe('')
+  })
+
+  it('puts no state beside a chance that seems to say otherwise without the rule it waits for', () => {
+    const tightFirst = judged(everyOtherDay(6, [{ ...light(2, 0) }, ...times(5, () => light(0, 0))]), day(12))
+    expect(tightFirst.state).toBe('coming')
+    expect(chanceInWords(tightFirst)).toMatch(
+      /^9\d %, but the last first ask of a day was not light and easy$/,
+    )
+    expect(chanceInWords(judged([answer({ grade: 3 })], day(1)))).toMatch(/^\d+ %$/)
+    expect(
+      chanceInWords(
+        judged(
+          everyOtherDay(
+            4,
+            times(5, () => light()),
+          ),
+          day(8),
+        ),
+      ),
+    ).toMatch(/^9\d %$/)
   })
 
   it('rounds a chance down, so that it never reads as enough when it is not', () => {

@@ -3,6 +3,7 @@ import { JOBS_SCHEMA, MORNINGS } from '../data/jobs'
 import { allYards } from '../data/people'
 import type { Workings } from '../records/in-yard'
 import { makeDay } from '../records/make-days'
+import { remakeYard } from '../records/remake'
 
 /** Four times an hour, for yards lie in many time zones; where a day is made already there is nothing to do. */
 const CRON = '*/15 * * * *'
@@ -14,6 +15,8 @@ export interface Jobs {
 const makeMornings = async (workings: Workings): Promise<void> => {
   const { logger, pool } = workings
   for (const yardId of await allYards(pool)) {
+    const remade = await remakeYard(workings, yardId)
+    if (remade > 0) logger.info({ remade }, 'horses were worked out by the new law')
     const judged = await makeDay(workings, yardId)
     if (judged > 0) logger.info({ judged }, 'a day was judged beforehand')
   }

@@ -1,4 +1,4 @@
-import { chancePercent } from '@still-pine/core/answer'
+import { chanceInWords } from '@still-pine/core/readiness'
 import type { Line } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import { Link } from 'react-router'
@@ -61,7 +61,7 @@ export const StageRows = ({ line, program, stage }: { line: Line; program: Progr
                     <div key={side}>
                       {isTwoSided(step.key) && <span className="inline-block w-12 text-quiet">{side}</span>}
                       {STATE_WORDS[view.state]}
-                      {view.answers > 0 && `, ${chancePercent(view.chance)}`}
+                      {view.answers > 0 && `, ${chanceInWords(view)}`}
                     </div>
                   ))}
                 </td>

@@ -52,6 +52,7 @@ const reasonAt = (advice: Advice, rung: number): string =>
 export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival }: Props) => {
   const now = useWallClock()
   const advice = feetAdvice(view, line) ?? penAdvice(view, now)
+  const strange = line.notices.find(({ about }) => about === 'itself')
   return (
     <div aria-live="polite" className="flex flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16">
       {isFrightened(view) ? (
@@ -82,6 +83,8 @@ export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival 
             </Button>
           )}
         </>
+      ) : strange ? (
+        <Words headline="Not itself today" text={strange.words.replace('Not itself today: ', '')} />
       ) : (
         <p className="text-xl text-quiet phone:sr-only">
           {view.answers.length === 0 ? 'Nothing asked yet in this step today.' : 'Go on.'}

@@ -1,4 +1,4 @@
-import { chancePercent } from '@still-pine/core/answer'
+import { chanceInWords } from '@still-pine/core/readiness'
 import type { Line } from '@still-pine/contract'
 import { STAGES, type Program, type Step } from '@still-pine/core/program'
 import { Link } from 'react-router'
@@ -23,12 +23,13 @@ const halvesOf = (line: Line, step: Step): readonly ScaleHalf[] =>
 
 /** A step in one breath: for a reader, and under the drawing when it has focus. */
 export const stepSentence = (line: Line, step: Step): string => {
-  const halves = halvesOf(line, step)
-  const each = halves.map(({ side, state, chance }) =>
-    [side === 'none' ? '' : side, STATE_WORDS[state], state === 'new' ? '' : chancePercent(chance)]
-      .filter(Boolean)
-      .join(' '),
-  )
+  const each = line.tracks
+    .filter((track) => track.step === step.key)
+    .map(({ side, view }) =>
+      [side === 'none' ? '' : side, STATE_WORDS[view.state], view.state === 'new' ? '' : chanceInWords(view)]
+        .filter(Boolean)
+        .join(' '),
+    )
   return `${step.name}: ${each.join(', ')}`
 }
 
