@@ -130,7 +130,7 @@ test('a gauge’s pull is drawn and kept with the answer, and its silence is sai
   demo,
 }) => {
   const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/pen/${id.Burdock}?step=give-to-halter`)
+  await page.goto(`${demo.url}/pen/${id.Bramble}?step=give-to-halter`)
   await button(page, /^Ask/).waitFor()
   const gauge = await context.newPage()
   await gauge.goto(`${demo.url}/stand-ins/gauge.html`)
@@ -148,7 +148,7 @@ test('a gauge’s pull is drawn and kept with the answer, and its silence is sai
   await expect(page.getByText('the gauge is silent; go on without it')).toBeVisible({ timeout: 4_000 })
   await page.keyboard.press('u')
   await saved(page)
-  const [last] = await kept(page, demo, { horse: id.Burdock!, step: 'give-to-halter' })
+  const [last] = await kept(page, demo, { horse: id.Bramble!, step: 'give-to-halter' })
   expect(last!.peakNewtons).toBeGreaterThan(3)
 })
 

@@ -83,7 +83,7 @@ await shoot(desk.page, [`/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-sto
 await shoot(desk.page, [`/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble'])
 await shoot(desk.page, [`/horses/${desk.id.Bittern}/blocks`, 'blocks'])
 await shoot(desk.page, [`/horses/${desk.id.Sedge}/reading`, 'reading'], async (page) => {
-  await page.getByText(/times as fast as a horse in the middle/).waitFor()
+  await page.getByText(/^It starts steps /).waitFor()
 })
 await shoot(desk.page, ['/yard/reading', 'yard-reading'])
 await shoot(desk.page, ['/yard/judging', 'judging'], async (page) => {

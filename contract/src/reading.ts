@@ -9,7 +9,7 @@ const TenthTallySchema = z.object({
   tenth: z.number().int().min(0).max(9),
   predictions: z.number().int(),
   said: z.number(),
-  light: z.number().int(),
+  came: z.number().int(),
   squared: z.number(),
 }) satisfies z.ZodType<TenthTally>
 
@@ -40,10 +40,15 @@ export const StepEvidence = z.object({
 })
 
 /** Predictions against what came, summed up; and first asks by what was noted of their sessions. */
+export const PREDICTIONS_ABOUT = ['light', 'calm', 'earlier'] as const
+/** Light answers, answers that are not tight, and light ones as an earlier law said them. */
+export type PredictionsAbout = (typeof PREDICTIONS_ABOUT)[number]
+
 export const Judging = z.object({
   day: Day,
   groups: z.array(
     z.object({
+      about: z.enum(PREDICTIONS_ABOUT),
       school: z.string(),
       schoolName: z.string(),
       stage: z.number().int(),

@@ -59,6 +59,8 @@ const dayOf = (
   ] as const
 }
 
+const ofLight = ({ groups }: Judging): Judging['groups'] => groups.filter(({ about }) => about === 'light')
+
 const WINDY = { ...NOTHING_NOTED, weather: 'wind', kit: 'Rope  halter' } as const
 
 const stepEvidence = async (horseId: string, step: string): Promise<StepEvidence> =>
@@ -137,7 +139,7 @@ describe('predictions', () => {
         const expected = reliabilityOf(
           talliesOf(replayPredicting(STANDARD_MODEL, FEET_FIRST, body.answers).predictions),
         )
-        const kept = reliabilityOf((await judging(horse)).groups.flatMap(({ tallies }) => tallies))
+        const kept = reliabilityOf(ofLight(await judging(horse)).flatMap(({ tallies }) => tallies))
         expect(kept.predictions).toBe(expected.predictions)
         expect(kept.brier).toBeCloseTo(expected.brier, 10)
         expect(kept.baseRate).toBeCloseTo(expected.baseRate, 10)
@@ -161,12 +163,15 @@ describe('predictions', () => {
       }),
     )
     const own = await judging(horse)
-    expect(own.groups.map(({ schoolName, stage, personName }) => [schoolName, stage, personName])).toEqual([
+    expect(ofLight(own).map(({ schoolName, stage, personName }) => [schoolName, stage, personName])).toEqual([
       ['Feet First', 2, expect.any(String)],
       ['Feet First', 1, expect.any(String)],
     ])
-    expect(own.groups.map(({ tallies }) => tallies.reduce((n, t) => n + t.predictions, 0))).toEqual([2, 1])
-    const all = reliabilityOf((await judging()).groups.flatMap(({ tallies }) => tallies))
+    expect(ofLight(own).map(({ tallies }) => tallies.reduce((n, t) => n + t.predictions, 0))).toEqual([2, 1])
+    // What was said of the calm stands beside it, where a calm was noted.
+    expect(own.groups.filter(({ about }) => about === 'calm')).toHaveLength(2)
+    expect(own.groups.some(({ about }) => about === 'earlier')).toBe(false)
+    const all = reliabilityOf(ofLight(await judging()).flatMap(({ tallies }) => tallies))
     expect(all.predictions).toBeGreaterThanOrEqual(3)
   })
 
@@ -181,7 +186,7 @@ describe('predictions', () => {
       version: before.version,
     })
     expect(moved.status).toBe(200)
-    const told = (await judging(horse)).groups
+    const told = ofLight(await judging(horse))
     expect(told.map(({ schoolName }) => schoolName)).toEqual(['Stand First'])
     expect(told.flatMap(({ tallies }) => tallies).reduce((n, t) => n + t.predictions, 0)).toBe(2)
   })

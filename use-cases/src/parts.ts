@@ -20,6 +20,7 @@ import type {
   Session,
   StepAnswer,
   PlannedDay,
+  PredictionsAbout,
   Worked,
 } from '@still-pine/contract'
 import type { Day, Side } from '@still-pine/core/answer'
@@ -74,6 +75,7 @@ export interface CountedTrack {
 
 /** Predictions against what came, summed up by school, step, handler and tenth. */
 export interface TalliedPredictions extends TenthTally {
+  readonly about: PredictionsAbout
   readonly school: string
   readonly step: string
   readonly personId: string

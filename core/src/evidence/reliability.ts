@@ -4,6 +4,9 @@ import type { Prediction } from './predictions'
 
 type Outcome = Pick<Prediction, 'chance' | 'light'>
 
+/** What a prediction said: that an answer would be light, or not tight. */
+export type PredictedOf = 'light' | 'not tight'
+
 /** Predictions of one tenth summed up, so that those of many horses can be added without being read again. */
 export interface TenthTally {
   /** 0 for chances below 0.1, up to 9. */
@@ -11,8 +14,8 @@ export interface TenthTally {
   readonly predictions: number
   /** Sum of the chances that were predicted. */
   readonly said: number
-  /** How many came light. */
-  readonly light: number
+  /** How many came as was said they might. */
+  readonly came: number
   /** Sum of the squared errors. */
   readonly squared: number
 }
@@ -31,7 +34,7 @@ export const talliesOf = (all: readonly Outcome[]): readonly TenthTally[] =>
       tenth,
       predictions: own.length,
       said: sumOf(own, ({ chance }) => chance),
-      light: sumOf(own, ({ light }) => Number(light)),
+      came: sumOf(own, ({ light }) => Number(light)),
       squared: sumOf(own, ({ chance, light }) => (chance - Number(light)) ** 2),
     }
   }).filter(({ predictions }) => predictions > 0)
@@ -42,7 +45,7 @@ export interface Tenth {
   readonly predictions: number
   /** The mean of what was predicted. */
   readonly said: number
-  /** The share that was light. */
+  /** The share that came so. */
   readonly came: number
   readonly spread: Interval
 }
@@ -67,7 +70,7 @@ export const ENOUGH_PREDICTIONS = 50
 export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
   const predictions = sumOf(tallies, (tally) => tally.predictions)
   const mean = (sum: number): number => (predictions === 0 ? 0 : sum / predictions)
-  const baseRate = mean(sumOf(tallies, ({ light }) => light))
+  const baseRate = mean(sumOf(tallies, ({ came }) => came))
   const brier = mean(sumOf(tallies, ({ squared }) => squared))
   const brierOfBaseRate = baseRate * (1 - baseRate)
   const tenths = Array.from({ length: 10 }, (_, tenth) =>
@@ -75,14 +78,14 @@ export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
   ).flatMap((own, tenth): Tenth[] => {
     const n = sumOf(own, (tally) => tally.predictions)
     if (n === 0) return []
-    const light = sumOf(own, (tally) => tally.light)
+    const came = sumOf(own, (tally) => tally.came)
     return [
       {
         from: tenth / 10,
         predictions: n,
         said: sumOf(own, ({ said }) => said) / n,
-        came: light / n,
-        spread: wilson(light, n),
+        came: came / n,
+        spread: wilson(came, n),
       },
     ]
   })
@@ -97,13 +100,13 @@ export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
 }
 
 /** What a reliability says now, in a sentence or two. */
-export const reliabilityInWords = (of: Reliability): string => {
+export const reliabilityInWords = (of: Reliability, predicted: PredictedOf = 'light'): string => {
   if (of.predictions === 0) return 'No first ask has been predicted yet.'
   const few =
     of.predictions < ENOUGH_PREDICTIONS
       ? ` Only ${of.predictions} so far: under ${ENOUGH_PREDICTIONS} they say little.`
       : ''
-  const said = `Of ${of.predictions} first asks ${percent(of.baseRate)} were light.`
+  const said = `Of ${of.predictions} first asks ${percent(of.baseRate)} were ${predicted}.`
   if (of.better === null)
     return `${said} All came out alike, so nothing can be told of the predictions.${few}`
   const how =

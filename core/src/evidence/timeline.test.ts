@@ -62,7 +62,7 @@ describe('the chance over days', () => {
     expect(told.findLast((one) => one.day <= day(29))!.day).toBe(day(29))
   })
 
-  it('is on days of rest within a point and a half of what would have been judged', () => {
+  it('is on days of rest within two points of what would have been judged', () => {
     fc.assert(
       fc.property(
         fc.array(
@@ -91,7 +91,7 @@ describe('the chance over days', () => {
               records: replayHorse(MODEL, FEET_FIRST, upTo),
               on,
             }).get('lead-up/none')!
-            expect(Math.abs(chance - view.chance)).toBeLessThan(0.015)
+            expect(Math.abs(chance - view.chance)).toBeLessThan(0.02)
           }
         },
       ),

@@ -49,7 +49,7 @@ const wornBetween = (
 /**
  * The chance of a track over its days: up with the work of each day, worn by the rest between, and what rest alone
  * would do after `on`. `days` are all that it was worked on, oldest first; `now` is what is believed after the last.
- * On days worked, on `on` and at the end it is what the filter says; on days of rest between within a point and a half of it.
+ * On days worked, on `on` and at the end it is what the filter says; on days of rest between within two points of it.
  */
 export const timelineOf = (
   model: Model,

@@ -27,7 +27,8 @@ const dayAgo = (draw: Draw, most: number): string => addDays(ON, -whole(draw, 0,
 const randomLog = (draw: Draw, program: Program): TrackedAnswer[] => {
   const upTo = whole(draw, 0, program.steps.length)
   const without = program.steps.filter((_, i) => i >= upTo || draw() < 0.06).map(({ key }) => key)
-  const held = heldLog({ program, without, lastDay: dayAgo(draw, one(draw, [2, 20, 800])) })
+  const grade = one(draw, [0, 1] as const)
+  const held = heldLog({ program, without, grade, lastDay: dayAgo(draw, one(draw, [2, 20, 800])) })
   const wild = Array.from({ length: whole(draw, 0, 40) }, (): TrackedAnswer => {
     const step = one(draw, program.steps)
     return {

@@ -75,17 +75,22 @@ export const deleteStrayPredictions = (client: Client, horseId: string, steps: r
         and (p.step <> all(${steps}) or exists (select from voiding v where v.answer_id = p.answer_id))`,
   )
 
-/** Predictions of the yard, or of one horse, summed up by school, step, handler and tenth. */
+/**
+ * Predictions of the yard, or of one horse, summed up by what they are about, school, step, handler and tenth. Those of an
+ * earlier law, which did not keep what it said of the calm, stand apart.
+ */
 export const tallied = (client: Client, horseId: string | null) =>
   rows<TalliedPredictions>(
     client,
-    sql`select g.school, p.step, p.person_id as "personId", w.name as "personName",
-               least(9, floor(p.chance * 10))::int as tenth, count(*)::int as predictions, sum(p.chance) as said,
-               (count(*) filter (where p.light))::int as light, sum((p.chance - p.light::int) ^ 2) as squared
+    sql`select s.about, g.school, p.step, p.person_id as "personId", w.name as "personName",
+               least(9, floor(s.chance * 10))::int as tenth, count(*)::int as predictions, sum(s.chance) as said,
+               (count(*) filter (where s.came))::int as came, sum((s.chance - s.came::int) ^ 2) as squared
         from prediction p join horse h on h.id = p.horse_id join program g on g.id = h.program_id
         join person w on w.id = p.person_id
-        where ${horseId}::uuid is null or p.horse_id = ${horseId}::uuid
-        group by 1, 2, 3, 4, 5 order by 1, 2, 4, 3, 5`,
+        cross join lateral (values (case when p.calm_chance is null then 'earlier' else 'light' end, p.chance, p.light),
+                                   ('calm', p.calm_chance, not p.tight)) as s(about, chance, came)
+        where (${horseId}::uuid is null or p.horse_id = ${horseId}::uuid) and s.chance is not null and s.came is not null
+        group by 1, 2, 3, 4, 5, 6 order by 1, 2, 3, 5, 4, 6`,
   )
 
 /** First asks of the yard, of one horse or of one step of it, summed up by what was noted of their sessions. */

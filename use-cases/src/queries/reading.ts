@@ -23,7 +23,7 @@ const summed = (rows: readonly TalliedPredictions[]): readonly TenthTally[] =>
     tenth: Number(tenth),
     predictions: sumOf(own, ({ predictions }) => predictions),
     said: sumOf(own, ({ said }) => said),
-    light: sumOf(own, ({ light }) => light),
+    came: sumOf(own, ({ came }) => came),
     squared: sumOf(own, ({ squared }) => squared),
   }))
 
@@ -34,13 +34,14 @@ export const judging = query(
   ({ tallied, talliedSchools, talliedCircumstances }, { today }) => {
     const schoolOf = ({ school }: TalliedPredictions) => talliedSchools.get(school)!
     const stageOf = (row: TalliedPredictions): number => stepOf(schoolOf(row), row.step)?.stage ?? 0
-    const groups = groupedBy(tallied, (row) => [row.school, stageOf(row), row.personId].join(' '))
+    const groups = groupedBy(tallied, (row) => [row.about, row.school, stageOf(row), row.personId].join(' '))
     return {
       day: today,
       groups: [...groups.values()].map((own) => {
         const [first] = own as [TalliedPredictions]
-        const { school, personId, personName } = first
+        const { about, school, personId, personName } = first
         return {
+          about,
           school,
           schoolName: schoolOf(first).name,
           stage: stageOf(first),
@@ -60,12 +61,13 @@ export const reading = query(
   ['standings', 'countedTracks', 'tallied'],
   ({ standings, countedTracks, tallied }, { today }) => {
     const counted = groupedBy(countedTracks, ({ horseId }) => horseId)
-    const byStep = groupedBy(tallied, ({ step }) => step)
+    const ofLight = tallied.filter(({ about }) => about !== 'calm')
+    const byStep = groupedBy(ofLight, ({ step }) => step)
     const handlersOf = (step: string) =>
       [...groupedBy(byStep.get(step) ?? [], ({ personId }) => personId).values()].map((own) => ({
         value: own[0]!.personName,
         asks: sumOf(own, ({ predictions }) => predictions),
-        light: sumOf(own, ({ light }) => light),
+        light: sumOf(own, ({ came }) => came),
         said: sumOf(own, ({ said }) => said),
       }))
     return {

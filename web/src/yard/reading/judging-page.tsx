@@ -1,4 +1,9 @@
-import type { Judging, YardReading } from '@still-pine/contract'
+import {
+  PREDICTIONS_ABOUT,
+  type Judging,
+  type PredictionsAbout,
+  type YardReading,
+} from '@still-pine/contract'
 import { count, percent } from '@still-pine/core/answer'
 import {
   ENOUGH_PREDICTIONS,
@@ -6,6 +11,7 @@ import {
   reliabilityInWords,
   reliabilityOf,
   type CircumstanceGroup,
+  type PredictedOf,
 } from '@still-pine/core/evidence'
 import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { STAGES } from '@still-pine/core/program'
@@ -36,6 +42,20 @@ const PARTING_NAMES = Object.keys(PARTINGS) as Parting[]
 
 type Chosen = Readonly<Record<Parting, string>>
 
+/** What was predicted, in the words of its choice and of its chart. */
+const ABOUT: Readonly<
+  Record<PredictionsAbout, { choice: string; words: PredictedOf; axis: string; note: string }>
+> = {
+  light: { choice: 'a light answer', words: 'light', axis: 'came light', note: '' },
+  calm: { choice: 'an answer that is not tight', words: 'not tight', axis: 'came not tight', note: '' },
+  earlier: {
+    choice: 'a light answer, as it was judged before',
+    words: 'light',
+    axis: 'came light',
+    note: 'Said by an earlier way of judging, and kept as it was said. What is judged now is under “a light answer”.',
+  },
+}
+
 const NOTHING_CHOSEN: Chosen = { stage: '', school: '', handler: '' }
 
 const namesIn = (groups: readonly Group[], parting: Parting): readonly string[] =>
@@ -60,7 +80,7 @@ const PartTable = ({ groups, parting }: { groups: readonly Group[]; parting: Par
       <tr>
         <td />
         <th scope="col">first asks</th>
-        <th scope="col">light</th>
+        <th scope="col">came so</th>
         <th scope="col">Brier</th>
         <th scope="col">than the base rate</th>
       </tr>
@@ -85,15 +105,27 @@ const PartTable = ({ groups, parting }: { groups: readonly Group[]; parting: Par
   </table>
 )
 
-const Predictions = ({ groups }: { groups: readonly Group[] }) => {
+const Predictions = ({ all }: { all: readonly Group[] }) => {
+  const known = PREDICTIONS_ABOUT.filter((one) => all.some((group) => group.about === one))
+  const [asked, setAbout] = useState<PredictionsAbout>('light')
+  const about = known.includes(asked) ? asked : (known[0] ?? 'light')
   const [chosen, setChosen] = useState(NOTHING_CHOSEN)
+  const groups = useMemo(() => all.filter((group) => group.about === about), [all, about])
   const own = useMemo(() => groups.filter((group) => isChosen(group, chosen)), [groups, chosen])
   const told = useMemo(() => reliabilityOf(talliesIn(own)), [own])
-  const option = useCallback(() => reliabilityOption(told), [told])
+  const { words, axis, note } = ABOUT[about]
+  const option = useCallback(() => reliabilityOption(told, axis), [told, axis])
   return (
     <section className="grid gap-6 desk:grid-cols-[minmax(0,30rem)_1fr]">
       <div className="flex flex-col gap-3">
         <div className="no-print flex flex-wrap gap-3">
+          <Picker label="The chance of" value={about} onPick={(value) => setAbout(value as PredictionsAbout)}>
+            {known.map((one) => (
+              <option key={one} value={one}>
+                {ABOUT[one].choice}
+              </option>
+            ))}
+          </Picker>
           {PARTING_NAMES.map((parting) => (
             <Picker
               key={parting}
@@ -109,15 +141,16 @@ const Predictions = ({ groups }: { groups: readonly Group[] }) => {
           ))}
         </div>
         {told.predictions === 0 ? (
-          <p className="text-lg">{reliabilityInWords(told)}</p>
+          <p className="text-lg">{reliabilityInWords(told, words)}</p>
         ) : (
           <Chart
             label="What was said against what came, in tenths"
-            sentence={reliabilityInWords(told)}
+            sentence={reliabilityInWords(told, words)}
             option={option}
             height={340}
           />
         )}
+        {note && <p>{note}</p>}
         <p className="text-quiet">
           On the dotted line what was said is what came; above it the horses did better than was said. A bar
           is where the true share lies 19 times in 20.
@@ -167,8 +200,8 @@ const JudgingPage = () => {
   const { data, error, refetch } = useQuery('judging', {})
   const { data: reading } = useQuery('reading')
   if (!data) return <Loading error={error} retry={() => void refetch()} />
-  const predictions = data.groups.reduce(
-    (sum, { tallies }) => sum + tallies.reduce((n, t) => n + t.predictions, 0),
+  const predictions = talliesIn(data.groups.filter(({ about }) => about !== 'calm')).reduce(
+    (sum, tally) => sum + tally.predictions,
     0,
   )
   return (
@@ -176,11 +209,11 @@ const JudgingPage = () => {
       <div>
         <h1 className="text-3xl">How well do we judge?</h1>
         <p className="text-lg">
-          Before each first ask of a day the chance of a light answer was said. This is how{' '}
-          {count(predictions, 'of them', 'of them')} came out.
+          Before each first ask of a day the chance was said that its answer would be light, and not tight.
+          This is how {count(predictions, 'of them', 'of them')} came out.
         </p>
       </div>
-      <Predictions groups={data.groups} />
+      <Predictions all={data.groups} />
       {reading && <Horses horses={reading.horses} />}
       <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
     </main>

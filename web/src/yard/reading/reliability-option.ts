@@ -5,12 +5,12 @@ import { chanceAxis, told } from '../../drawing/chart-look'
 import { colour } from '../../drawing/colour'
 
 /** What was predicted against what came, in tenths: on the dotted line the two agree. */
-export const reliabilityOption = ({ tenths }: Reliability): EChartsCoreOption => {
+export const reliabilityOption = ({ tenths }: Reliability, axis: string): EChartsCoreOption => {
   const ink = colour('ink')
   return {
     grid: { left: 72, right: 24, top: 16, bottom: 52 },
     xAxis: chanceAxis({ interval: 0.25, name: 'chance that was said', nameGap: 30 }),
-    yAxis: chanceAxis({ interval: 0.25, name: 'came light', nameGap: 50 }),
+    yAxis: chanceAxis({ interval: 0.25, name: axis, nameGap: 50 }),
     tooltip: told('item', { formatter: ({ data }: { data: { told?: string } }) => data.told ?? '' }),
     series: [
       {
