@@ -1,0 +1,164 @@
+import type { Day } from '../answer'
+import type { Model } from '../judgement'
+import type { Program } from '../program'
+import { replayHorse, type TrackedAnswer } from '../readiness'
+import { nelderMead } from './nelder-mead'
+
+/** The values that a yard's own log may move. Needs, thresholds and all rules of safety are not among them. */
+export type FittedName = 'startMean' | 'startSd' | 'talentSd' | 'speedMean' | 'noise' | 'cold' | 'rungStep'
+
+export type FittedValues = Readonly<Record<FittedName, number>>
+
+interface Rule {
+  /** How far a yard may well lie from the default, before its log is heard. */
+  readonly priorSd: number
+  readonly least: number
+  readonly most: number
+}
+
+const RULES: Readonly<Record<FittedName, Rule>> = {
+  startMean: { priorSd: 1, least: -6, most: 4 },
+  startSd: { priorSd: 0.3, least: 0.1, most: 3 },
+  talentSd: { priorSd: 0.5, least: 0.1, most: 4 },
+  speedMean: { priorSd: 0.15, least: 0.1, most: 1 },
+  noise: { priorSd: 0.05, least: 0.02, most: 0.6 },
+  cold: { priorSd: 0.2, least: -1, most: 3 },
+  rungStep: { priorSd: 0.2, least: 0, most: 3 },
+}
+
+export const FITTED_NAMES = Object.keys(RULES) as readonly FittedName[]
+
+export const valuesOf = (model: Model): FittedValues => ({
+  startMean: model.priorAbility.mean,
+  startSd: model.priorAbility.sd,
+  talentSd: model.own.talent.sd,
+  speedMean: model.own.speed.mean,
+  noise: model.noise,
+  cold: model.cold,
+  rungStep: model.rungStep,
+})
+
+/** The same model with other values, and the same needs. */
+export const modelWith = (model: Model, values: FittedValues): Model => ({
+  ...model,
+  priorAbility: { mean: values.startMean, sd: values.startSd },
+  own: {
+    ...model.own,
+    talent: { ...model.own.talent, sd: values.talentSd },
+    speed: { ...model.own.speed, mean: values.speedMean },
+  },
+  noise: values.noise,
+  cold: values.cold,
+  rungStep: values.rungStep,
+})
+
+/** One horse, whole. */
+export interface HorseHistory {
+  readonly program: Program
+  /** The answers that stand, in the order they were given. */
+  readonly answers: readonly TrackedAnswer[]
+}
+
+interface Score {
+  readonly logLikelihood: number
+  readonly answers: number
+}
+
+/** How likely all answers of some horses are. Gates are left out: they say nothing of an answer. */
+const scoreOf = (model: Model, horses: readonly HorseHistory[]): Score => {
+  let logLikelihood = 0
+  let count = 0
+  for (const { program, answers } of horses) {
+    const { tracks } = replayHorse(model, withoutGates(program), answers)
+    for (const { belief, tally } of tracks.values()) {
+      logLikelihood += belief.logLikelihood
+      count += tally.answers
+    }
+  }
+  return { logLikelihood, answers: count }
+}
+
+const bare = new WeakMap<Program, Program>()
+
+const withoutGates = (program: Program): Program => {
+  const known = bare.get(program) ?? { ...program, gates: [] }
+  bare.set(program, known)
+  return known
+}
+
+/** Mean log-likelihood of the answers of the days from `since` on, each judged from all before it. */
+export const heldOutScore = (model: Model, horses: readonly HorseHistory[], since: Day): number => {
+  const before = scoreOf(model, upTo(horses, since))
+  const all = scoreOf(model, horses)
+  return (all.logLikelihood - before.logLikelihood) / Math.max(1, all.answers - before.answers)
+}
+
+const upTo = (horses: readonly HorseHistory[], since: Day): readonly HorseHistory[] =>
+  horses.map(({ program, answers }) => ({ program, answers: answers.filter(({ day }) => day < since) }))
+
+/** The first of the last fifth of the days on which anything was asked. */
+export const heldOutSince = (horses: readonly HorseHistory[]): Day => {
+  const days = [...new Set(horses.flatMap(({ answers }) => answers.map(({ day }) => day)))].sort()
+  return days[Math.floor(days.length * (1 - HELD_OUT))] ?? '9999-12-31'
+}
+
+const HELD_OUT = 0.2
+const MOST_EVALUATIONS = 200
+/** New values are taken up only where they beat those in use by so much an answer on the days held out. */
+export const WORTH_IT = 0.005
+/** A log this long, on so many days, can be fitted to. */
+export const ENOUGH = { answers: 2_000, workDays: 20 } as const
+
+export interface Fit {
+  readonly values: FittedValues
+  /** Mean log-likelihood of an answer on the days held out: with these values, and with those in use. */
+  readonly heldOut: number
+  readonly inUse: number
+  readonly isWorthIt: boolean
+  readonly answers: number
+}
+
+/** What an answer is worth less the further the values lie from the defaults. */
+const pull = (defaults: FittedValues, values: FittedValues, answers: number): number =>
+  FITTED_NAMES.reduce(
+    (sum, name) => sum + ((values[name] - defaults[name]) / RULES[name].priorSd) ** 2 / (2 * answers),
+    0,
+  )
+
+const isInRange = (values: FittedValues): boolean =>
+  FITTED_NAMES.every((name) => values[name] >= RULES[name].least && values[name] <= RULES[name].most)
+
+const fromPoint = (at: readonly number[]): FittedValues =>
+  Object.fromEntries(FITTED_NAMES.map((name, i) => [name, at[i]!])) as Record<FittedName, number>
+
+/**
+ * Values that make a yard's log likelier, found on all days but the last fifth, from the defaults on, with a pull towards
+ * them; and whether they beat those in use on that last fifth. `null` where the log is too short to say.
+ */
+export const fitTo = (
+  defaults: Model,
+  horses: readonly HorseHistory[],
+  { inUse = defaults, most = MOST_EVALUATIONS }: { inUse?: Model; most?: number } = {},
+): Fit | null => {
+  const answers = horses.reduce((sum, horse) => sum + horse.answers.length, 0)
+  const workDays = new Set(horses.flatMap((horse) => horse.answers.map(({ day }) => day))).size
+  if (answers < ENOUGH.answers || workDays < ENOUGH.workDays) return null
+  const since = heldOutSince(horses)
+  const learntFrom = upTo(horses, since)
+  const start = valuesOf(defaults)
+  const worse = (at: readonly number[]): number => {
+    const values = fromPoint(at)
+    if (!isInRange(values)) return Infinity
+    const score = scoreOf(modelWith(defaults, values), learntFrom)
+    return pull(start, values, score.answers) - score.logLikelihood / score.answers
+  }
+  const found = nelderMead(
+    worse,
+    FITTED_NAMES.map((name) => start[name]),
+    { sizes: FITTED_NAMES.map((name) => RULES[name].priorSd / 2), most, close: 1e-6 },
+  )
+  const values = fromPoint(found.at)
+  const heldOut = heldOutScore(modelWith(defaults, values), horses, since)
+  const before = heldOutScore(inUse, horses, since)
+  return { values, heldOut, inUse: before, isWorthIt: heldOut >= before + WORTH_IT, answers }
+}
