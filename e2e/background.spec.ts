@@ -1,5 +1,5 @@
-import { enterDemo, expect, test } from './fixtures'
-import { keptOf, lying, settleIn } from './this-device'
+import { enterDemo, expect, test, wait } from './fixtures'
+import { savedOf, lying, settleIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -17,11 +17,11 @@ test('what waits is sent in the background when its page is gone', async ({ page
   const registrationId = await registered
   await page.goto(`${demo.url}/pen/${id.Teal}?step=face-up`)
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
-  const before = (await keptOf(page, demo, { horse: id.Teal!, step: 'face-up' })).length
+  const before = (await savedOf(page, demo, { horse: id.Teal!, step: 'face-up' })).length
   // The page cannot send; the service worker is not stopped by this.
   await page.route('**/answers/batch', (route) => route.abort())
   await page.keyboard.press('Space')
-  await page.waitForTimeout(700)
+  await wait(page, 700)
   await page.keyboard.press('Space')
   await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
   await page.goto('about:blank')
@@ -32,7 +32,7 @@ test('what waits is sent in the background when its page is gone', async ({ page
       tag: 'outbox',
       lastChance: false,
     })
-    expect(await keptOf(page, demo, { horse: id.Teal!, step: 'face-up' })).toHaveLength(before + 1)
+    expect(await savedOf(page, demo, { horse: id.Teal!, step: 'face-up' })).toHaveLength(before + 1)
   }).toPass({ timeout: 60_000, intervals: [1_000] })
   await page.unroute('**/answers/batch')
   await page.goto(`${demo.url}/horses/${id.Teal}`)

@@ -10,7 +10,7 @@ import {
 } from '@still-pine/contract'
 import { addDays } from '@still-pine/core/answer'
 import { sidesOf, type Program } from '@still-pine/core/program'
-import { carryHorse, keepReply } from '@still-pine/device'
+import { carryHorse, saveReply } from '@still-pine/device'
 import { Reader } from '@still-pine/device/replica'
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
@@ -106,7 +106,7 @@ const beginYard = async (): Promise<void> => {
 const carryAll = async (): Promise<void> => {
   const now = clock.now().getTime()
   const take = async (name: ReadName, named: object = {}): Promise<void> =>
-    keepReply(addressOf(name, named), await asked(name, named), now)
+    saveReply(addressOf(name, named), await asked(name, named), now)
   await take('me')
   await take('today')
   for (const { id: horseId, programId } of horses) {

@@ -1,4 +1,4 @@
-import { addHorse, enterDemo, expect, test } from './fixtures'
+import { addHorse, enterDemo, expect, test, wait } from './fixtures'
 
 test('a gate’s stops are confirmed on the day, and the verdict follows', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
@@ -20,6 +20,7 @@ test('a gate’s stops are confirmed on the day, and the verdict follows', async
 test('a veterinary hold rests the horse everywhere at once', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/horses/${id.Whin}/incidents`)
+  await page.getByRole('button', { name: 'Add a check' }).click()
   await page.getByLabel('What').selectOption({ label: 'Veterinary hold' })
   await page.getByLabel('Note').fill('Cut above the off hind fetlock')
   await page.getByRole('button', { name: 'Record it' }).click()
@@ -45,7 +46,7 @@ test('what a gate wants now is run in the pen, and the gate follows', async ({ p
     for (let side = 0; side < Math.max(1, 2 * sides); side++) {
       if (side > 0) await page.keyboard.press('s')
       await page.keyboard.press('Space')
-      await page.waitForTimeout(isAsk ? 900 : 350)
+      await wait(page, isAsk ? 900 : 350)
       await page.keyboard.press('Space')
       await page.keyboard.press('l')
     }
@@ -74,7 +75,7 @@ test('what a horse leaves with is ticked, and the last gate judges it', async ({
 test('an incident is told in full, and shows before the work', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/horses/${id.Snipe}/incidents`)
-  await page.getByRole('button', { name: 'Record an incident' }).click()
+  await page.getByRole('button', { name: 'Add an incident' }).click()
   await page.getByLabel('What happened').selectOption('kick')
   await page.getByLabel('In which step').selectOption({ label: 'Body rub' })
   await page.getByLabel('Side of the horse').selectOption('left')
@@ -122,7 +123,7 @@ test('two tabs of one pen send each answer once', async ({ page, context, demo }
   for (const tab of [page, second]) {
     await tab.bringToFront()
     await tab.keyboard.press('Space')
-    await tab.waitForTimeout(350)
+    await wait(tab, 350)
     await tab.keyboard.press('Space')
     await tab.keyboard.press('l')
   }
@@ -135,7 +136,7 @@ test('a hold counts down and takes a press for each correction', async ({ page, 
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=carry-bit`)
   await expect(page.getByText('30 s to hold')).toBeVisible()
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.keyboard.press('n')
   await page.keyboard.press('n')
   await expect(page.getByText('2 corrections')).toBeVisible()

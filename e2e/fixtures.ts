@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Page } from '@playwright/test'
 import { startProduct, type Product } from './product'
 
 interface Workers {
@@ -6,8 +6,12 @@ interface Workers {
   readonly yard: Product
 }
 
-/** One demo yard and one empty yard for all tests of a run. */
+/** One demo yard and one empty yard for each worker of a run; the page's clock goes on by itself, and jumps with `wait`. */
 export const test = base.extend<object, Workers>({
+  context: async ({ context }, use) => {
+    await context.clock.install()
+    await use(context)
+  },
   demo: [
     async ({}, use) => {
       const product = await startProduct({ demo: true })
@@ -62,6 +66,22 @@ export const addHorse = async (
   })
   if (!reply.ok()) throw new Error(await reply.text())
   return id
+}
+
+/** Milliseconds that the person at the page lets pass: its clock goes on by them at once. */
+export const wait = (page: Page, ms: number): Promise<void> => page.clock.fastForward(ms)
+
+/** Takes up what has the focus, moves it by arrow keys and puts it down; the page says each before the next is pressed. */
+export const moveByKeys = async (page: Page, arrows: readonly string[]): Promise<void> => {
+  const said = page.getByText(/was moved over droppable area/)
+  await page.keyboard.press('Space')
+  await expect(said).toBeAttached()
+  for (const arrow of arrows) {
+    const before = await said.innerText()
+    await page.keyboard.press(arrow)
+    await expect(said).not.toHaveText(before)
+  }
+  await page.keyboard.press('Space')
 }
 
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }

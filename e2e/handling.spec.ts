@@ -1,15 +1,15 @@
-import type { KeptAnswer, Line } from '@still-pine/contract'
+import type { SavedAnswer, Line } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test } from './fixtures'
+import { enterDemo, expect, PHONE, test, wait } from './fixtures'
 import type { Product } from './product'
 
 const kept = async (
   page: Page,
   demo: Product,
   { horse, step }: { horse: string; step: string },
-): Promise<readonly KeptAnswer[]> => {
+): Promise<readonly SavedAnswer[]> => {
   const reply = await page.request.get(`${demo.url}/api/v1/horses/${horse}/steps/${step}/answers`)
-  return ((await reply.json()) as { answers: KeptAnswer[] }).answers
+  return ((await reply.json()) as { answers: SavedAnswer[] }).answers
 }
 
 const lineOf = async (page: Page, demo: Product, horse: string): Promise<Line> =>
@@ -160,26 +160,26 @@ test('a school of aids takes a press for each aid, a school that waits takes “
   await moveTo(page, demo, { horse: id.Burdock!, school: 'light-aids' })
   await page.goto(`${demo.url}/pen/${id.Burdock}?step=lead-up`)
   await button(page, /^Ask/).click()
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await button(page, /^light aid/).click()
   await button(page, /^more/).click()
   await expect(page.getByText('more given')).toBeVisible()
   await button(page, /^Answered/).click()
-  await page.waitForTimeout(3_200)
+  await wait(page, 3_200)
   await moveTo(page, demo, { horse: id.Burdock!, school: 'stand-first' })
   // It hears of the new school with the next answers that are sent, and an ask that runs then is ended first.
   await button(page, /^Ask/).click()
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await button(page, /^Answered/).click()
   await expect(page.getByText(/Burdock is worked by Stand First now/)).toBeVisible({ timeout: 15_000 })
   await page.goto(`${demo.url}/pen/${id.Burdock}?step=lead-up`)
-  await page.waitForTimeout(3_200)
+  await wait(page, 3_200)
   await button(page, /^Ask/).click()
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await button(page, /^Asked again/).click()
-  await page.waitForTimeout(300)
+  await wait(page, 300)
   await button(page, /^Answered/).click()
-  await page.waitForTimeout(3_500)
+  await wait(page, 3_500)
   await saved(page)
   const [again, plain, aided] = await kept(page, demo, { horse: id.Burdock!, step: 'lead-up' })
   expect([aided, plain, again].map((answer) => [answer!.grade, answer!.aids])).toEqual([
@@ -202,7 +202,7 @@ test.describe('on a phone', () => {
     const burst = plan.bursts.find(({ lightAsk }) => lightAsk !== null)!
     await page.goto(`${demo.url}/pen/${id.Bittern}?step=${burst.step}`)
     await button(page, /^Start/).tap()
-    await page.waitForTimeout(400)
+    await wait(page, 400)
     await button(page, 'Moved').tap()
     await expect(
       page
@@ -224,10 +224,10 @@ test.describe('on a phone', () => {
     await button(page, /Check the feet/).tap()
     await expect(page.getByRole('combobox', { name: 'Step' })).toHaveValue(burst.lightAsk!.step)
     await button(page, /^Ask/).tap()
-    await page.waitForTimeout(900)
+    await wait(page, 900)
     await button(page, /^Answered/).tap()
     await expect(page.getByText(/The feet still listen/).filter({ visible: true })).toBeVisible()
-    await page.waitForTimeout(3_500)
+    await wait(page, 3_500)
     const [answer] = await kept(page, demo, { horse: id.Bittern!, step: burst.step })
     // The held back button first said “worse”: it left.
     expect(answer).toMatchObject({ ending: 'left-moving', slip: 'let go late' })
@@ -306,7 +306,7 @@ test.describe('on a phone', () => {
     await page.goto(`${demo.url}/pen/${id.Lapwing}?step=yield-hind`)
     await button(page, /^Ask/).tap()
     await expect(page.getByText('This device does not vibrate now: watch the arc.')).toBeVisible()
-    await page.waitForTimeout(400)
+    await wait(page, 400)
     await page.evaluate(() => {
       Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true })
       document.dispatchEvent(new Event('visibilitychange'))
@@ -320,7 +320,7 @@ test.describe('on a phone', () => {
       const real = Date.now
       Date.now = () => real() + 3_600_000
     })
-    await page.waitForTimeout(900)
+    await wait(page, 900)
     await button(page, /^Answered/).tap()
     await expect(page.getByRole('img', { name: /on the thought/ }).filter({ visible: true })).toBeVisible()
     // The count of three ends by the clock that did not jump.
@@ -335,7 +335,7 @@ test('a hold that is left before its time is no answer, and the rest of an answe
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=stand`)
   await button(page, /^Start/).click()
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await button(page, /^It left, or quit/).click()
   await expect(page.getByRole('img', { name: /left or quit/ }).filter({ visible: true })).toBeVisible()
   await button(page, /^Did it unasked/).click()
@@ -354,10 +354,10 @@ test('it advises the other side, and says when the pattern is being learnt', asy
   await button(page, /^Ask/).waitFor()
   const log = async (key: string): Promise<void> => {
     await page.keyboard.press('Space')
-    await page.waitForTimeout(800)
+    await wait(page, 800)
     await page.keyboard.press('Space')
     await page.keyboard.press('w')
-    await page.waitForTimeout(150)
+    await wait(page, 150)
     if (key) await page.keyboard.press(key)
   }
   for (let i = 0; i < 4; i++) await log('')

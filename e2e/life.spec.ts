@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 
 test.describe('on a phone', () => {
   test.use(PHONE)
@@ -21,7 +21,7 @@ test.describe('on a phone', () => {
     /** The calm is told with one press, and the next ask comes up by itself. */
     const answer = async (seconds: number, calm: string): Promise<void> => {
       await page.keyboard.press('Space')
-      await page.waitForTimeout(seconds * 1000)
+      await wait(page, seconds * 1000)
       await page.keyboard.press('Space')
       await page.keyboard.press(calm)
     }
@@ -92,7 +92,7 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await expect(page.getByText('Odd Myr')).toBeVisible()
   await page.getByRole('button', { name: 'Change Ylva Tarn' }).click()
   await page.getByRole('dialog').getByRole('combobox').selectOption('helper')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText(/The yard needs a starter/)).toBeVisible()
   await page.getByRole('button', { name: 'Close', exact: true }).click()
 
@@ -118,7 +118,7 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await page.goto(`${demo.url}/pen/${horse}`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.keyboard.press('Space')
   await page.keyboard.press('l')
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })

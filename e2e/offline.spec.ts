@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { Session } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test } from './fixtures'
-import { entry, keptOf, lay, lying, session, settleIn } from './this-device'
+import { enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { entry, savedOf, lay, lying, session, settleIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -17,10 +17,10 @@ const logAsks = async (page: Page, asks: readonly (readonly [ms: number, calm: s
   await button(page, /^Ask/).first().waitFor()
   for (const [ms, calm] of asks) {
     await page.keyboard.press('Space')
-    await page.waitForTimeout(ms)
+    await wait(page, ms)
     await page.keyboard.press('Space')
     await page.keyboard.press(calm)
-    await page.waitForTimeout(250)
+    await wait(page, 250)
   }
 }
 
@@ -44,7 +44,7 @@ test.describe('on a phone', () => {
   }) => {
     const id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
-    const before = await keptOf(page, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
+    const before = await savedOf(page, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
     await context.setOffline(true)
     // The phone was off: a new page, and nothing but what lies on it.
     await page.close()
@@ -75,7 +75,7 @@ test.describe('on a phone', () => {
     await expect(cold.getByText(/Confirmed at/)).toBeVisible()
     await context.setOffline(false)
     await allSaved(cold)
-    const after = await keptOf(cold, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
+    const after = await savedOf(cold, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
     const ids = (answers: readonly { readonly id: string }[]) => answers.map(({ id: one }) => one)
     expect(ids(after.slice(3))).toEqual(ids(before.slice(0, after.length - 3)))
     expect(after.slice(0, 3).map(({ calm }) => calm)).toEqual([0, 1, 0])
@@ -134,13 +134,14 @@ test('two phones log one horse at once without signal: both are kept, and shown 
   demo,
 }) => {
   const phones = await Promise.all([1, 2].map(() => browser.newContext({ serviceWorkers: 'allow' })))
+  await Promise.all(phones.map((phone) => phone.clock.install()))
   const pages = await Promise.all(phones.map((phone) => phone.newPage()))
   let id: Record<string, string> = {}
   for (const page of pages) {
     id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
   }
-  const before = (await keptOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })).length
+  const before = (await savedOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })).length
   await Promise.all(phones.map((phone) => phone.setOffline(true)))
   await Promise.all(
     pages.map(async (page) => {
@@ -149,12 +150,12 @@ test('two phones log one horse at once without signal: both are kept, and shown 
         [600, 'l'],
         [800, 'w'],
       ])
-      await page.waitForTimeout(500)
+      await wait(page, 500)
     }),
   )
   await Promise.all(phones.map((phone) => phone.setOffline(false)))
   await Promise.all(pages.map(allSaved))
-  const answers = await keptOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })
+  const answers = await savedOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })
   expect(answers).toHaveLength(before + 4)
   const [one, two] = await sessionsOf(pages[0]!, demo.url, id.Teal!)
   expect([one!.overlaps, two!.overlaps]).toEqual([true, true])
@@ -167,7 +168,7 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
   demo,
 }) => {
   const id = await enterDemo(page, demo)
-  const before = (await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).length
+  const before = (await savedOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).length
   let lost = 0
   await context.route('**/answers/batch', async (route) => {
     if (lost >= 2) return route.continue()
@@ -184,13 +185,13 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
   await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 20_000 })
   await allSaved(page)
   expect(lost).toBe(2)
-  expect(await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 2)
+  expect(await savedOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 2)
   await demo.database.stop()
   await logAsks(page, [[650, 'w']])
   await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 30_000 })
   await demo.database.start()
   await allSaved(page)
-  expect(await keptOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 3)
+  expect(await savedOf(page, demo, { horse: id.Sedge!, step: 'face-up' })).toHaveLength(before + 3)
 })
 
 test('a step is read without signal as the server tells it', async ({ page, context, demo }) => {
@@ -232,7 +233,7 @@ test('what the server refuses is kept, explained and mended, and holds up nothin
 }) => {
   const id = await enterDemo(page, demo)
   const me = await meOf(page)
-  const before = (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length
+  const before = (await savedOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length
   const now = new Date().toISOString()
   const nextYear = new Date(Date.now() + 365 * 86_400_000).toISOString()
   const [good, gone, ahead] = [randomUUID(), randomUUID(), randomUUID()]
@@ -251,7 +252,7 @@ test('what the server refuses is kept, explained and mended, and holds up nothin
   await expect(page.getByText(/need you/i).first()).toBeVisible({ timeout: 20_000 })
   // The last one, behind all that was refused, is there.
   await expect
-    .poll(async () => (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
+    .poll(async () => (await savedOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
     .toBe(before + 1)
   const group = (text: string) => page.getByRole('article').filter({ hasText: text })
   await group('not in your yard').getByLabel('They belong to').selectOption('Lapwing')
@@ -260,7 +261,7 @@ test('what the server refuses is kept, explained and mended, and holds up nothin
   await group('9').getByLabel('Rung').selectOption('2 turns head')
   await group('9').getByRole('button', { name: 'Send it so' }).click()
   await expect
-    .poll(async () => (await keptOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
+    .poll(async () => (await savedOf(page, demo, { horse: id.Lapwing!, step: 'face-up' })).length)
     .toBe(before + 4)
   // What cannot be read at all can only be let go.
   await button(page, 'Let what is spoilt go').click()
@@ -273,7 +274,7 @@ test.describe('with a wrong clock', () => {
 
   test('a phone a year behind is set right by the server’s clock', async ({ page, context, demo }) => {
     const id = await enterDemo(page, demo)
-    const before = (await keptOf(page, demo, { horse: id.Bramble!, step: 'face-up' })).length
+    const before = (await savedOf(page, demo, { horse: id.Bramble!, step: 'face-up' })).length
     await page.goto(`${demo.url}/pen/${id.Bramble}?step=face-up`)
     await button(page, /^Ask/).first().waitFor()
     await context.setOffline(true)
@@ -282,7 +283,7 @@ test.describe('with a wrong clock', () => {
     await expect(page.getByText(/\d waiting, oldest/)).toBeVisible({ timeout: 20_000 })
     await context.setOffline(false)
     await allSaved(page)
-    const answers = await keptOf(page, demo, { horse: id.Bramble!, step: 'face-up' })
+    const answers = await savedOf(page, demo, { horse: id.Bramble!, step: 'face-up' })
     expect(answers).toHaveLength(before + 1)
     expect(Math.abs(Date.parse(answers[0]!.at) - Date.now())).toBeLessThan(5 * 60_000)
   })
@@ -309,7 +310,7 @@ test('a device that is full makes room, and says so where there is none', async 
   const log = async (fullTimes: number): Promise<void> => {
     await page.evaluate((times) => sessionStorage.setItem('full', String(times)), fullTimes)
     await page.keyboard.press('Space')
-    await page.waitForTimeout(400)
+    await wait(page, 400)
     await page.keyboard.press('Space')
   }
   await log(2)

@@ -1,4 +1,4 @@
-import { enterDemo, expect, test } from './fixtures'
+import { enterDemo, expect, test, wait } from './fixtures'
 
 test('a new yard makes itself, adds a horse, works it and reads the gate', async ({ page, yard }) => {
   await page.goto(yard.url)
@@ -38,7 +38,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await page.getByRole('link', { name: /to the pen/ }).click()
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.getByRole('button', { name: 'Tightened' }).click()
   await expect(page.getByText('Keep the same level until the feet').filter({ visible: true })).toBeVisible()
   await page.keyboard.press('Space')
@@ -48,7 +48,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   ).toBeVisible()
   // A second one, corrected to "noticed" and marked by chance.
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.keyboard.press('Space')
   await page.keyboard.press('2')
   await page.keyboard.press('c')
@@ -56,7 +56,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await expect(page.getByRole('img', { name: /noticed, loose, half weight/ }).first()).toBeVisible()
   // A third is undone.
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.keyboard.press('Space')
   await expect(page.getByRole('img', { name: /^3 answers/ }).first()).toBeVisible()
   await page.keyboard.press('u')

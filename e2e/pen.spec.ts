@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test'
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 
 const marks = (page: Page, name: RegExp) => page.getByRole('img', { name }).filter({ visible: true })
 
 /** An ask with the remote's forward button, answered after some seconds of real time. */
 const ask = async (page: Page, seconds: number): Promise<void> => {
   await page.keyboard.press('PageDown')
-  await page.waitForTimeout(seconds * 1000)
+  await wait(page, seconds * 1000)
   await page.keyboard.press('PageDown')
 }
 
@@ -27,7 +27,7 @@ test.describe('on a phone', () => {
     await expect(marks(page, /light, tight/)).toBeVisible()
     // Back while it runs is no answer.
     await page.keyboard.press('PageDown')
-    await page.waitForTimeout(500)
+    await wait(page, 500)
     await page.keyboard.press('PageUp')
     await expect(marks(page, /no answer, calm not noted/)).toBeVisible()
     await expect(page.getByText('Two hard ones in a row').filter({ visible: true })).toBeVisible()
@@ -41,7 +41,7 @@ test.describe('on a phone', () => {
     await page.goto(`${demo.url}/pen/${id.Sedge}?step=first-touch`)
     const zone = page.getByRole('button', { name: /^Start/ })
     await zone.tap()
-    await page.waitForTimeout(400)
+    await wait(page, 400)
     await page.getByRole('button', { name: 'Moved' }).tap()
     const settled = page.getByRole('button', { name: /^Settled/ })
     expect((await settled.boundingBox())!.height).toBeGreaterThanOrEqual(220)
@@ -89,7 +89,7 @@ test.describe('on a phone', () => {
         }),
     )
     await page.keyboard.press('Space')
-    await page.waitForTimeout(350)
+    await wait(page, 350)
     await page.keyboard.press('Space')
     await expect(marks(page, /^1 answers/)).toBeVisible()
     await expect(page.getByRole('button', { name: /^Loose Step away/ })).toBeVisible({ timeout: 2_000 })
@@ -134,7 +134,7 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
   await context.setOffline(true)
   for (let i = 0; i < 2; i++) {
     await page.keyboard.press('Space')
-    await page.waitForTimeout(350)
+    await wait(page, 350)
     await page.keyboard.press('Space')
     await page.keyboard.press('l')
   }
@@ -154,7 +154,7 @@ test('a server killed in the middle of logging loses nothing', async ({ page, de
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   const log = async (): Promise<void> => {
     await page.keyboard.press('Space')
-    await page.waitForTimeout(350)
+    await wait(page, 350)
     await page.keyboard.press('Space')
     await page.keyboard.press('w')
   }
@@ -178,16 +178,16 @@ test('nothing is sent while something is asked, but for one that takes long', as
     if (request.url().endsWith('/answers/batch')) sent.push(Date.now())
   })
   await page.keyboard.press('Space')
-  await page.waitForTimeout(350)
+  await wait(page, 350)
   await page.keyboard.press('Space')
   await page.keyboard.press('w')
   await expect(page.getByRole('img', { name: /^1 answers/ }).filter({ visible: true })).toBeVisible()
   await page.keyboard.press('Space')
   // What was on its way already may still go. Without the ask the answer would, three seconds after it was given.
-  await page.waitForTimeout(1_000)
+  await wait(page, 1_000)
   const before = sent.length
   await expect(page.getByText(/saved here, sending/)).toBeVisible()
-  await page.waitForTimeout(6_000)
+  await wait(page, 6_000)
   expect(sent).toHaveLength(before)
   await expect.poll(() => sent.length, { timeout: 8_000 }).toBeGreaterThan(before)
   await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()

@@ -1,4 +1,4 @@
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 
 /** A day so many months before this one. */
 const monthsAgo = (months: number): string => {
@@ -25,14 +25,14 @@ test.describe('on a phone', () => {
     // Neither the key nor the remote starts it.
     await page.keyboard.press('Space')
     await page.keyboard.press('PageDown')
-    await page.waitForTimeout(500)
+    await wait(page, 500)
     await expect(page.getByRole('button', { name: /^(Settled|Answered)/ })).toHaveCount(0)
     await expect(panel).toBeVisible()
     await panel.getByText('It was done all the same: log it').tap()
     await panel.getByLabel('Why, in a word').fill('the boy got up before I could speak')
     await panel.getByRole('button', { name: 'Log what was done' }).tap()
     await page.keyboard.press('Space')
-    await page.waitForTimeout(500)
+    await wait(page, 500)
     await page.keyboard.press('Space')
     await page.keyboard.press('t')
     await expect(page.getByText(/all saved/).first()).toBeAttached({ timeout: 30_000 })
@@ -56,7 +56,7 @@ test('Undo takes back the last thing, a danger too, and says what; a record of i
   await page.goto(`${demo.url}/pen/${id}?step=settle-in-pen`)
   await page.getByRole('button', { name: /^Start/ }).waitFor()
   await page.keyboard.press('Space')
-  await page.waitForTimeout(500)
+  await wait(page, 500)
   await page.keyboard.press('Space')
   await page.keyboard.press('l')
   await page.getByRole('button', { name: 'Danger' }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { moveByKeys, addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 import { keepDays } from './kept-days'
 import { lying } from './this-device'
 
@@ -39,11 +39,7 @@ test('today’s plan says why, and is planned again around what a person wants',
 
   // Space takes a burst up, an arrow moves it, Space puts it down.
   await page.getByRole('button', { name: /^Move .*, burst 1$/ }).focus()
-  await page.keyboard.press('Space')
-  await page.waitForTimeout(200)
-  await page.keyboard.press('ArrowDown')
-  await page.waitForTimeout(200)
-  await page.keyboard.press('Space')
+  await moveByKeys(page, ['ArrowDown'])
   await expect.poll(async () => (await bursts(page).allTextContents())[1]).toBe(planned[0])
   await page.getByRole('button', { name: 'Undo them' }).click()
 })
@@ -122,9 +118,9 @@ test.describe('on a phone', () => {
     for (let i = 0; i < 2; i++) {
       await page.getByRole('button', { name: /^Ask/ }).click()
       // Two presses this close would be one: the pen drops the second.
-      await page.waitForTimeout(900)
+      await wait(page, 900)
       await page.getByRole('button', { name: /^No answer/ }).click()
-      await page.waitForTimeout(900)
+      await wait(page, 900)
     }
     await expect(page.getByText(/The rest is planned again: .* is left for today/)).toBeVisible()
     // Nothing there suits the touching of a horse.

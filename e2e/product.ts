@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { chmodSync, mkdtempSync } from 'node:fs'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
@@ -50,19 +50,45 @@ const serve = (cluster: Cluster, { demo, now, web, tls }: Options, port: number)
     child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)))
   })
 
-export const startProduct = async (options: Options): Promise<Product> => {
+const newFolder = (): string => {
   const folder = join(mkdtempSync(join(tmpdir(), 'still-pine-e2e-')), 'pg')
   chmodSync(dirname(folder), 0o755)
+  return folder
+}
+
+/** Where the database of the demo lies as it was loaded, once for all who start from it. */
+const MADE = 'STILL_PINE_DEMO_MADE'
+
+const loadDemo = async (url: string): Promise<void> => {
+  const { loadDemo: load } = (await import(pathToFileURL(join(ROOT, 'demo/dist/load.js')).href)) as {
+    loadDemo: (address: string, say: (text: string) => void) => Promise<void>
+  }
+  await load(url, () => undefined)
+}
+
+/** Loads the demo once; every product of it that is started later begins with a copy. Gives what takes it away. */
+export const makeDemo = async (): Promise<() => Promise<void>> => {
+  const folder = newFolder()
+  const cluster = await startCluster(folder, { throwaway: true })
+  const { child, port } = await serve(cluster, { demo: true }, 0)
+  await loadDemo(`http://127.0.0.1:${port}`)
+  const gone = new Promise((resolve) => child.once('exit', resolve))
+  child.kill('SIGTERM')
+  await gone
+  await cluster.stop()
+  process.env[MADE] = folder
+  return async () => rmSync(dirname(folder), { recursive: true, force: true })
+}
+
+export const startProduct = async (options: Options): Promise<Product> => {
+  const folder = newFolder()
+  const made = options.demo && options.now === undefined ? process.env[MADE] : undefined
+  if (made !== undefined) execFileSync('cp', ['-a', made, folder])
   const cluster = await startCluster(folder, { throwaway: true })
   let running = await serve(cluster, options, 0)
   const { port } = running
   const url = `${options.tls ? 'https' : 'http'}://127.0.0.1:${port}`
-  if (options.demo) {
-    const { loadDemo } = (await import(pathToFileURL(join(ROOT, 'demo/dist/load.js')).href)) as {
-      loadDemo: (address: string, say: (text: string) => void) => Promise<void>
-    }
-    await loadDemo(url, () => undefined)
-  }
+  if (options.demo && made === undefined) await loadDemo(url)
   const kill = async (): Promise<void> => {
     const gone = new Promise((resolve) => running.child.once('exit', resolve))
     running.child.kill('SIGKILL')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 import { keepDays } from './kept-days'
 
 const region = (page: Page, heading: string) =>
@@ -79,7 +79,7 @@ test('how a session was is kept with it, and tells its answers apart', async ({ 
   await page.getByRole('link', { name: /Take Crake to the pen/ }).click()
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await page.keyboard.press('Space')
-  await page.waitForTimeout(400)
+  await wait(page, 400)
   await page.keyboard.press('Space')
   await page.keyboard.press('l')
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test } from './fixtures'
+import { moveByKeys, enterDemo, expect, PHONE, test } from './fixtures'
 import type { Product } from './product'
 
 /** Copies a school under a name and opens its editor. */
@@ -30,13 +30,7 @@ test('a school is copied, bent, looked at, saved, and a horse is moved over and 
   await page.getByLabel('Words of a new rung').press('Enter')
   const handle = page.getByRole('button', { name: /^Move rung 5, an inch of the nose/ })
   await handle.focus()
-  await page.keyboard.press('Space')
-  for (let i = 0; i < 4; i++) {
-    await page.waitForTimeout(250)
-    await page.keyboard.press('ArrowUp')
-  }
-  await page.waitForTimeout(250)
-  await page.keyboard.press('Space')
+  await moveByKeys(page, ['ArrowUp', 'ArrowUp', 'ArrowUp', 'ArrowUp'])
   await expect(page.getByLabel('Words of rung 1')).toHaveValue('an inch of the nose')
   await page.getByRole('button', { name: 'Take out rung 3, halfway' }).click()
   await expect(page.getByText(/answers given on “halfway” count as the rung below it/)).toBeVisible()

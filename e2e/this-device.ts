@@ -1,4 +1,4 @@
-import type { KeptAnswer } from '@still-pine/contract'
+import type { SavedAnswer } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
 import { expect } from './fixtures'
 import type { Product } from './product'
@@ -49,13 +49,13 @@ export const settleIn = async (page: Page, horses: number): Promise<void> => {
   await expect.poll(async () => (await lying(page, 'carried')).length, { timeout: 60_000 }).toBe(horses)
 }
 
-export const keptOf = async (
+export const savedOf = async (
   page: Page,
   { url }: Product,
   { horse, step }: { horse: string; step: string },
-): Promise<readonly KeptAnswer[]> => {
+): Promise<readonly SavedAnswer[]> => {
   const reply = await page.request.get(`${url}/api/v1/horses/${horse}/steps/${step}/answers`)
-  return ((await reply.json()) as { answers: KeptAnswer[] }).answers
+  return ((await reply.json()) as { answers: SavedAnswer[] }).answers
 }
 
 /** An answer as the outbox holds it, with no more told than must be; `order` is left to the store. */

@@ -1,4 +1,4 @@
-import { addHorse, enterDemo, expect, PHONE, test } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
 import { startProduct } from './product'
 
 const DAY_MS = 86_400_000
@@ -47,7 +47,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: /in the pen$/ }).tap()
     await expect(page.getByText(/^check 1 of/)).toBeVisible()
     await page.getByRole('button', { name: /forward on the remote/ }).tap()
-    await page.waitForTimeout(700)
+    await wait(page, 700)
     await page.getByRole('button', { name: /forward on the remote/ }).tap()
     await page.getByRole('group', { name: 'How loose was it' }).getByText('Loose').tap()
     await page.getByRole('link', { name: 'Sheet' }).tap()

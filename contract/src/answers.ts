@@ -125,7 +125,7 @@ export const BatchReply = z.object({
   ),
 })
 
-export const KeptAnswer = z.object({
+export const SavedAnswer = z.object({
   ...ANSWER,
   day: Day,
   personName: z.string(),
@@ -134,7 +134,7 @@ export const KeptAnswer = z.object({
 })
 
 /** An answer that stands, as evidence is read from it. */
-export const EvidenceAnswer = KeptAnswer.omit({
+export const EvidenceAnswer = SavedAnswer.omit({
   horseId: true,
   zone: true,
   slip: true,
@@ -198,5 +198,5 @@ export type BatchReply = z.infer<typeof BatchReply>
 export type EvidenceAnswer = z.infer<typeof EvidenceAnswer>
 export type StepAnswer = z.infer<typeof StepAnswer>
 export type EvidenceSession = z.infer<typeof EvidenceSession>
-export type KeptAnswer = z.infer<typeof KeptAnswer>
+export type SavedAnswer = z.infer<typeof SavedAnswer>
 export type Session = z.infer<typeof Session>

@@ -1,6 +1,6 @@
 import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
-import { KeptAnswer } from './answers'
+import { SavedAnswer } from './answers'
 import { Arrangement } from './arrangement'
 import { Check, CONFIRMATIONS, Incident } from './care'
 import { Horse } from './horses'
@@ -14,7 +14,7 @@ export const Cursor = z.object({
 })
 
 /** An answer that stands, with its place in the order of keeping. */
-export const CarriedAnswer = KeptAnswer.omit({ horseId: true, voided: true }).extend({
+export const CarriedAnswer = SavedAnswer.omit({ horseId: true, voided: true }).extend({
   seq: z.number().int(),
 })
 

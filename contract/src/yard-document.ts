@@ -194,7 +194,7 @@ export const YardDocument = YardHead.extend({
 })
 
 /** One answer of a log from elsewhere, as it is brought in: a horse is named by its id here. */
-export const BroughtAnswer = YARD_PARTS.answers
+export const ImportedAnswer = YARD_PARTS.answers
   .pick({
     step: true,
     side: true,
@@ -220,7 +220,7 @@ export const BroughtAnswer = YARD_PARTS.answers
     sessionId: Id,
   })
 
-export const BroughtSession = z.object({
+export const ImportedSession = z.object({
   id: Id,
   horseId: Id,
   startedAt: Instant,
@@ -229,9 +229,9 @@ export const BroughtSession = z.object({
 })
 
 /** One line of a log that is brought in; sessions stand before their answers. */
-export const BroughtLine = z.discriminatedUnion('do', [
-  z.object({ do: z.literal('session'), session: BroughtSession }),
-  z.object({ do: z.literal('answer'), line: z.number().int(), answer: BroughtAnswer }),
+export const ImportedLine = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('session'), session: ImportedSession }),
+  z.object({ do: z.literal('answer'), line: z.number().int(), answer: ImportedAnswer }),
 ])
 
 /** What a long bringing-in says while it runs, one line at a time; the last is `done` or `problem`. */
@@ -241,4 +241,4 @@ export type Progress =
   | { readonly step: 'done'; readonly answers: number; readonly horses: number }
   | { readonly step: 'problem'; readonly title: string; readonly reasons: readonly string[] }
 
-export type BroughtLine = z.infer<typeof BroughtLine>
+export type ImportedLine = z.infer<typeof ImportedLine>

@@ -13,7 +13,7 @@ interface Watching {
   readonly onState: (state: SyncState) => void
   readonly onSent: (horseIds: readonly string[]) => void
   /** Something was put in that cannot be sent now: what is shown of these horses is out of date. */
-  readonly onKept: (horseIds: readonly string[]) => void
+  readonly onSaved: (horseIds: readonly string[]) => void
 }
 
 const EVERY_MS = 1_000
@@ -31,7 +31,7 @@ const sendWhenGone = async (): Promise<void> => {
 }
 
 /** Sends the outbox of one person as long as it runs; gives the way to stop it. */
-export const drainFor = ({ personId, isAsking, onState, onSent, onKept }: Watching): (() => void) => {
+export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watching): (() => void) => {
   let stopped = false
   let pause = EVERY_MS
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -58,7 +58,7 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onKept }: Watchi
     if (trouble) {
       const fresh = (await entriesOf(personId)).filter(({ order }) => order > newest)
       newest = fresh.at(-1)?.order ?? newest
-      if (fresh.length > 0) onKept([...new Set(fresh.map(({ horseId }) => horseId))])
+      if (fresh.length > 0) onSaved([...new Set(fresh.map(({ horseId }) => horseId))])
     }
     reach = sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok'
     await tell()

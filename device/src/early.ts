@@ -1,10 +1,10 @@
 import { lineKey, programKey } from './keys'
-import { device, OWED, PERSON, type KeptReply } from './store'
+import { device, OWED, PERSON, type SavedReply } from './store'
 
 /** What the first page is made from, as it lies on this device. */
 interface Early {
   readonly isSignOutOwed: boolean
-  readonly replies: Map<string, KeptReply>
+  readonly replies: Map<string, SavedReply>
 }
 
 /** Longer than this after the start it is read anew: another tab may have changed it. */
@@ -42,7 +42,7 @@ export const forgetEarly = (): void => {
   early = Promise.resolve(null)
 }
 
-export const earlyReply = async (key: string): Promise<KeptReply | undefined> =>
+export const earlyReply = async (key: string): Promise<SavedReply | undefined> =>
   (await early)?.replies.get(key)
 
 /** `undefined` where it was not read early. */

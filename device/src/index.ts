@@ -6,8 +6,8 @@ export {
   amendWaiting,
   entriesOf,
   isReadable,
-  keepArranged,
-  keepWaiting,
+  sendArranged,
+  saveWaiting,
   letGo,
   refusedEntries,
   sendMended,
@@ -26,9 +26,9 @@ export {
   shifted,
   type Remedy,
 } from './remedies'
-export { forgetOldReplies, keepReply, keptReply } from './replies'
-export { canKeep, makeRoom } from './room'
-export { keepSchoolDraft, keptSchoolDraft, type SchoolDraftKept } from './school-drafts'
+export { forgetOldReplies, saveReply, savedReply } from './replies'
+export { canSave, makeRoom } from './room'
+export { saveSchoolDraft, savedSchoolDraft, type SavedSchoolDraft } from './school-drafts'
 export { paySignOut } from './send'
 export { device, type Draft, type Waiting } from './store'
 export { handOver, waitingFile } from './waiting-file'

@@ -4,7 +4,7 @@ import { formatISO } from 'date-fns'
 import { device, type Waiting } from './store'
 import { lineKey } from './keys'
 import { isReadable } from './outbox'
-import { keptReply } from './replies'
+import { savedReply } from './replies'
 
 export const dayInZone =
   (timeZone: string) =>
@@ -12,7 +12,7 @@ export const dayInZone =
     formatISO(new TZDate(typeof at === 'number' ? at : Date.parse(at), timeZone), { representation: 'date' })
 
 export const bodyOf = async <T>(key: string): Promise<T | undefined> =>
-  (await keptReply(key))?.body as T | undefined
+  (await savedReply(key))?.body as T | undefined
 
 /** What one person has waiting for one horse, oldest first. */
 export const waitingFor = async (personId: string, horseId: string): Promise<Waiting[]> => {
@@ -28,7 +28,7 @@ export const meHere = async (now: number): Promise<Me | undefined> => {
 
 /** A Line of today that nothing was added to since; what is carried from the server takes an older one away. */
 export const lineKnown = async (me: Me, horseId: string): Promise<Line | undefined> => {
-  const [kept, waiting] = await Promise.all([keptReply(lineKey(horseId)), waitingFor(me.person.id, horseId)])
+  const [kept, waiting] = await Promise.all([savedReply(lineKey(horseId)), waitingFor(me.person.id, horseId)])
   const line = kept?.body as Line | undefined
   // One that was kept by an older app tells too little for what is asked of it now.
   if (!kept || line?.day !== me.today || line.tracks[0]?.view.hardest === undefined) return undefined

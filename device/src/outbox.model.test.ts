@@ -4,7 +4,7 @@ import { expect, it } from 'vitest'
 import {
   amendWaiting,
   countWaiting,
-  keepWaiting,
+  saveWaiting,
   putBack,
   settle,
   takeReady,
@@ -54,7 +54,7 @@ const play = async (model: Model, step: Step, i: number): Promise<void> => {
   switch (step.kind) {
     case 'put': {
       const readyAt = step.calmWindow ? model.now + 3000 : 0
-      await keepWaiting(entry(`a${i}`, readyAt))
+      await saveWaiting(entry(`a${i}`, readyAt))
       model.waiting.push({ id: `a${i}`, grade: 2, readyAt })
       return
     }

@@ -6,8 +6,8 @@ import {
   amendWaiting,
   countWaiting,
   entriesOf,
-  keepArranged,
-  keepWaiting,
+  sendArranged,
+  saveWaiting,
   letGo,
   putBack,
   refusedEntries,
@@ -62,22 +62,22 @@ describe('how a session is arranged', () => {
     (await entriesOf(ME)).map(({ item }) => item.do === 'arrange' && item.arrangement.minutes)
 
   it('takes the place of what was said of that day before, until that is on its way', async () => {
-    await keepArranged(arrangedEntry(10))
-    await keepArranged(arrangedEntry(15))
-    await keepArranged(arrangedEntry(20, '2026-05-15'))
+    await sendArranged(arrangedEntry(10))
+    await sendArranged(arrangedEntry(15))
+    await sendArranged(arrangedEntry(20, '2026-05-15'))
     expect(await minutes()).toEqual([15, 20])
     await takeReady(ME, NOW, 1)
-    await keepArranged(arrangedEntry(25))
+    await sendArranged(arrangedEntry(25))
     expect(await minutes()).toEqual([15, 20, 25])
   })
 })
 
 describe('the outbox', () => {
   it('gives what is ready in the order it was put in, and stops at what is not', async () => {
-    await keepWaiting(answerEntry('a'))
-    await keepWaiting(answerEntry('b'))
-    await keepWaiting(answerEntry('c', NOW + 3000))
-    await keepWaiting(answerEntry('d'))
+    await saveWaiting(answerEntry('a'))
+    await saveWaiting(answerEntry('b'))
+    await saveWaiting(answerEntry('c', NOW + 3000))
+    await saveWaiting(answerEntry('d'))
     const first = await takeReady(ME, NOW)
     expect(first.map(({ id }) => id)).toEqual(['a', 'b'])
     await settle(
@@ -88,7 +88,7 @@ describe('the outbox', () => {
   })
 
   it('changes an answer that waits, and not one that is on its way', async () => {
-    await keepWaiting(answerEntry('a', NOW + 3000))
+    await saveWaiting(answerEntry('a', NOW + 3000))
     expect(await amendWaiting('a', { calm: 0, grade: 1 })).toBe(true)
     const [taken] = await takeReady(ME, NOW + 3001)
     expect(taken!.item).toMatchObject({ answer: { calm: 0, grade: 1 } })
@@ -97,15 +97,15 @@ describe('the outbox', () => {
   })
 
   it('keeps everything when a batch does not arrive', async () => {
-    await keepWaiting(answerEntry('a'))
+    await saveWaiting(answerEntry('a'))
     const taken = await takeReady(ME, NOW)
     await putBack(taken)
     expect((await takeReady(ME, NOW)).map(({ id }) => id)).toEqual(['a'])
   })
 
   it('keeps what was refused with its reason, out of the way of the rest', async () => {
-    await keepWaiting(answerEntry('a'))
-    await keepWaiting(answerEntry('b'))
+    await saveWaiting(answerEntry('a'))
+    await saveWaiting(answerEntry('b'))
     const taken = await takeReady(ME, NOW)
     await settle(taken, [{ status: 'refused', reason: 'no such rung' }, { status: 'already' }])
     expect(await countWaiting(ME)).toMatchObject({ waiting: 0, needYou: 1 })
@@ -117,7 +117,7 @@ describe('the outbox', () => {
   })
 
   it('puts back, or keeps with its reason, only what is still there', async () => {
-    for (const id of ['a', 'b', 'c', 'd']) await keepWaiting(answerEntry(id))
+    for (const id of ['a', 'b', 'c', 'd']) await saveWaiting(answerEntry(id))
     const taken = await takeReady(ME, NOW)
     await letGo(taken[1]!.order)
     await settle(taken.slice(0, 3), [{ status: 'kept' }, { status: 'refused' }, { status: 'unheard of' }])
@@ -129,7 +129,7 @@ describe('the outbox', () => {
   })
 
   it('takes, puts back and settles two hundred at once', async () => {
-    await keepWaiting(...Array.from({ length: 201 }, (_, i) => answerEntry(String(i))))
+    await saveWaiting(...Array.from({ length: 201 }, (_, i) => answerEntry(String(i))))
     expect(await takeReady(ME, NOW)).toHaveLength(200)
     await putBack(await entriesOf(ME))
     const taken = await takeReady(ME, NOW)
@@ -141,14 +141,14 @@ describe('the outbox', () => {
   })
 
   it('waits for its own person', async () => {
-    await keepWaiting(answerEntry('a', 0, 'somebody else'))
+    await saveWaiting(answerEntry('a', 0, 'somebody else'))
     expect(await takeReady(ME, NOW)).toEqual([])
     expect(await countWaiting(ME)).toMatchObject({ waiting: 0, needYou: 0 })
     expect(await countWaiting('somebody else')).toMatchObject({ waiting: 1, needYou: 0 })
   })
 
   it('takes an answer back that was never sent', async () => {
-    await keepWaiting(answerEntry('a', NOW + 3000))
+    await saveWaiting(answerEntry('a', NOW + 3000))
     expect(await withdrawWaiting('a')).toBe(true)
     expect(await countWaiting(ME)).toMatchObject({ waiting: 0, needYou: 0 })
   })

@@ -7,13 +7,13 @@ export type { Waiting } from './store'
 type Entry = Omit<Waiting, 'order' | 'refused' | 'keptAt'>
 
 /** Puts something in the outbox, all of it or nothing; it is on this device's disk when the promise resolves. */
-export const keepWaiting = async (...entries: readonly Entry[]): Promise<void> => {
+export const saveWaiting = async (...entries: readonly Entry[]): Promise<void> => {
   const keptAt = Date.now()
   await withRoom(() => device.waiting.bulkAdd(entries.map((entry) => ({ ...entry, keptAt }))))
 }
 
 /** Puts how a session is arranged in the outbox, in the stead of what was said of that day and has not been sent yet. */
-export const keepArranged = (entry: Entry & { item: Extract<BatchItem, { do: 'arrange' }> }): Promise<void> =>
+export const sendArranged = (entry: Entry & { item: Extract<BatchItem, { do: 'arrange' }> }): Promise<void> =>
   withRoom(() =>
     device.transaction('rw', device.waiting, async () => {
       const { personId, horseId, item } = entry

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { beforeEach, expect, it } from 'vitest'
-import { keepArranged } from './outbox'
+import { sendArranged } from './outbox'
 import { withWhatWaits } from './overlay'
 import { device } from './store'
 import { rememberPerson } from './who'
@@ -20,9 +20,9 @@ beforeEach(async () => {
 })
 
 it('tells a Line as it was arranged here and not sent yet, and nothing else otherwise', async () => {
-  await keepArranged(arranged('2026-05-15', 10))
+  await sendArranged(arranged('2026-05-15', 10))
   expect(await withWhatWaits({ name: 'line', named: { horseId: 'h' } }, LINE)).toEqual(LINE)
-  await keepArranged(arranged('2026-05-14', 15))
+  await sendArranged(arranged('2026-05-14', 15))
   expect(await withWhatWaits({ name: 'line', named: { horseId: 'h' } }, LINE)).toMatchObject({
     arranged: { minutes: 15 },
   })

@@ -1,4 +1,4 @@
-import { device, type KeptReply } from './store'
+import { device, type SavedReply } from './store'
 import { earlyReply, forgetEarly } from './early'
 import { personHere, rememberPerson } from './who'
 
@@ -17,7 +17,7 @@ interface MeLike {
 }
 
 /** Keeps what the server said; a device without room goes without. */
-export const keepReply = async (key: string, body: unknown, now: number): Promise<void> => {
+export const saveReply = async (key: string, body: unknown, now: number): Promise<void> => {
   try {
     if (key === 'me') {
       const { id, name } = (body as MeLike).person ?? {}
@@ -32,7 +32,7 @@ export const keepReply = async (key: string, body: unknown, now: number): Promis
 }
 
 /** What the server said the last time, or nothing. */
-export const keptReply = async (key: string): Promise<KeptReply | undefined> => {
+export const savedReply = async (key: string): Promise<SavedReply | undefined> => {
   try {
     const known = await earlyReply(key)
     if (known) return known

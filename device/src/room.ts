@@ -1,7 +1,7 @@
 import { device } from './store'
 
 /** The device has no room for an answer, or keeps nothing at all. */
-export class NotKept extends Error {
+export class NotSaved extends Error {
   constructor(cause: unknown) {
     super('This device could not keep it.', { cause })
   }
@@ -26,18 +26,18 @@ export const withRoom = async <T>(write: () => PromiseLike<T>): Promise<T> => {
   try {
     return await write()
   } catch (error) {
-    if (!isFull(error)) throw new NotKept(error)
+    if (!isFull(error)) throw new NotSaved(error)
   }
   try {
     await makeRoom()
     return await write()
   } catch (error) {
-    throw new NotKept(error)
+    throw new NotSaved(error)
   }
 }
 
 /** Whether this device keeps anything: told before the first answer, not after. */
-export const canKeep = async (): Promise<boolean> => {
+export const canSave = async (): Promise<boolean> => {
   const probe = { key: 'probe', value: Math.random() }
   try {
     await device.facts.put(probe)

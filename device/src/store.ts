@@ -25,7 +25,7 @@ export interface Draft {
 }
 
 /** What the server said to a question, for when it cannot be asked. */
-export interface KeptReply {
+export interface SavedReply {
   readonly personId: string
   /** The path and query under `/api/v1`. */
   readonly key: string
@@ -124,7 +124,7 @@ const doneAtOnce = (core: DBCore): DBCore => ({
 export class Device extends Dexie {
   waiting!: EntityTable<Waiting, 'order'>
   drafts!: Table<Draft, [string, string]>
-  replies!: Table<KeptReply, [string, string]>
+  replies!: Table<SavedReply, [string, string]>
   carried!: Table<Carried, [string, string]>
   facts!: EntityTable<Fact, 'key'>
 

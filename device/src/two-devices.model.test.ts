@@ -7,7 +7,7 @@ import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, expect, it, vi } from 'vitest'
 import { device } from './store'
-import { freeLeftBehind, keepWaiting } from './outbox'
+import { freeLeftBehind, saveWaiting } from './outbox'
 import { PLAIN_ANSWER } from './plain-answer'
 import { sendReady } from './send'
 
@@ -124,7 +124,7 @@ it('any way of two phones ends in the history and the posteriors of the online o
           await sendReady(who)
         }
         const put = (who: Phone, item: BatchItem, id: string): Promise<void> =>
-          keepWaiting({ id, personId: who, horseId: 'h', item, readyAt: 0 })
+          saveWaiting({ id, personId: who, horseId: 'h', item, readyAt: 0 })
         for (const step of list) {
           server.now += 61_000
           const { phone: who } = step

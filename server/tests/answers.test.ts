@@ -1,4 +1,4 @@
-import type { KeptAnswer, Line, Session, SessionChanges } from '@still-pine/contract'
+import type { SavedAnswer, Line, Session, SessionChanges } from '@still-pine/contract'
 import { STANDARD_MODEL } from '@still-pine/core/judgement'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { replayHorse, viewsOf, type TrackedAnswer } from '@still-pine/core/readiness'
@@ -70,7 +70,7 @@ describe('answers', () => {
     const after = track(await lineOf(horse), 'settle-in-pen')
     expect(after.answers).toBe(before.answers)
     expect(after.state).not.toBe('solid')
-    const { body } = await yard.starter.get<{ answers: KeptAnswer[] }>(
+    const { body } = await yard.starter.get<{ answers: SavedAnswer[] }>(
       `/horses/${horse}/steps/settle-in-pen/answers`,
     )
     expect(body.answers).toHaveLength(16)

@@ -34,7 +34,7 @@ export type YardChange =
       readonly deviceId: string
       readonly at: Date | null
     }
-  | { readonly kind: 'person'; readonly id: string; readonly isNew: boolean; readonly person: PersonToKeep }
+  | { readonly kind: 'person'; readonly id: string; readonly isNew: boolean; readonly person: PersonToSave }
   | { readonly kind: 'place'; readonly id: string; readonly place: PutPlace }
   | { readonly kind: 'program'; readonly id: string; readonly document: Program; readonly ships: boolean }
   | { readonly kind: 'horse-added'; readonly id: string; readonly form: PutHorse; readonly programId: string }
@@ -43,34 +43,34 @@ export type YardChange =
   | { readonly kind: 'hand-over'; readonly id: string; readonly steps: readonly string[] }
   | { readonly kind: 'moved-over'; readonly id: string; readonly programId: string; readonly isEdit: boolean }
   | { readonly kind: 'owner'; readonly horseId: string; readonly personId: string | null }
-  | ({ readonly kind: 'arrival'; readonly horseId: string; readonly id: string } & ArrivalToKeep)
-  | ({ readonly kind: 'block'; readonly horseId: string; readonly id: string } & BlockToKeep)
+  | ({ readonly kind: 'arrival'; readonly horseId: string; readonly id: string } & ArrivalToSave)
+  | ({ readonly kind: 'block'; readonly horseId: string; readonly id: string } & BlockToSave)
   | {
       readonly kind: 'check'
       readonly horseId: string
       readonly id: string
       readonly check: Body<'putCheck'>
     }
-  | { readonly kind: 'overrule'; readonly horseId: string; readonly overrule: OverruleToKeep }
+  | { readonly kind: 'overrule'; readonly horseId: string; readonly overrule: OverruleToSave }
   | { readonly kind: 'overrule-taken-back'; readonly id: string }
 
-export interface PersonToKeep extends Omit<PutPerson, 'password'> {
+export interface PersonToSave extends Omit<PutPerson, 'password'> {
   /** No hash leaves the password as it is. */
   readonly passwordHash: string | null
 }
 
-interface ArrivalToKeep {
+interface ArrivalToSave {
   readonly on: Day
   readonly result: ArrivalResult
 }
 
-interface BlockToKeep {
+interface BlockToSave {
   readonly block: PutBlock
   readonly snapshot: Snapshot | null
   readonly isNew: boolean
 }
 
-interface OverruleToKeep {
+interface OverruleToSave {
   readonly id: string
   readonly gate: string
   readonly day: Day

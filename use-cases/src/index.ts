@@ -2,14 +2,14 @@ export { answer } from './answer'
 export {
   changeOf,
   clockOff,
-  type AnswerToKeep,
+  type AnswerToSave,
   type Change,
   type Moment,
-  type SessionToKeep,
+  type SessionToSave,
 } from './batch/change'
 export { decideAll, type BatchParts, type KnownAnswer, type Verdict } from './batch/decide'
 export { byTime, fold, type HorseFile, type SessionTold } from './batch/fold'
-export type { Command, CommandName, Ordered, PersonToKeep, YardChange } from './command'
+export type { Command, CommandName, Ordered, PersonToSave, YardChange } from './command'
 export { commands } from './commands'
 export { COMPOSED, judgeNow } from './composed'
 export {

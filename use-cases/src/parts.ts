@@ -9,7 +9,7 @@ import type {
   EvidenceSession,
   Horse,
   Incident,
-  KeptAnswer,
+  SavedAnswer,
   ListedPerson,
   Me,
   Overrule,
@@ -170,7 +170,7 @@ export interface Parts {
   readonly answersToNamed: readonly TrackedAnswer[]
 
   /** Of a step: its newest answers, and what it was asked for over its whole history. */
-  readonly stepAnswers: readonly KeptAnswer[]
+  readonly stepAnswers: readonly SavedAnswer[]
   readonly stepDrawn: readonly StepAnswer[]
   readonly stepSessions: readonly Pick<EvidenceSession, 'id' | 'circumstances'>[]
   readonly stepDays: readonly (DayTold & { readonly side: Side })[]
@@ -179,7 +179,7 @@ export interface Parts {
 
   readonly sessions: readonly Session[]
   readonly session: Session
-  readonly sessionAnswers: readonly KeptAnswer[]
+  readonly sessionAnswers: readonly SavedAnswer[]
   readonly sessionDay: SessionDay
 }
 

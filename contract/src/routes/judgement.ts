@@ -1,5 +1,5 @@
 import { addresses } from '../addresses'
-import { EvidenceAnswer, EvidenceSession, KeptAnswer } from '../answers'
+import { EvidenceAnswer, EvidenceSession, SavedAnswer } from '../answers'
 import { Carry, Cursor } from '../carry'
 import { Horse } from '../horses'
 import { Line, TodayRow, WeekRow } from '../judgement'
@@ -65,7 +65,7 @@ export const judgementRoutes = {
     needs: 'read-yard',
     params: z.object({ horseId: Id, step: StepKey }),
     query: z.object({ before: Id.optional() }),
-    reply: z.object({ answers: z.array(KeptAnswer) }),
+    reply: z.object({ answers: z.array(SavedAnswer) }),
   }),
   stepEvidence: route({
     ...addresses.stepEvidence,

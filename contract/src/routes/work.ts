@@ -1,5 +1,5 @@
 import { addresses } from '../addresses'
-import { Batch, BatchReply, KeptAnswer, Session } from '../answers'
+import { Batch, BatchReply, SavedAnswer, Session } from '../answers'
 import { SessionChanges } from '../judgement'
 import { Day, Id } from '../primitives'
 import { z } from 'zod'
@@ -26,7 +26,7 @@ export const workRoutes = {
     summary: 'One session with its answers',
     needs: 'read-yard',
     params: z.object({ sessionId: Id }),
-    reply: z.object({ session: Session, answers: z.array(KeptAnswer) }),
+    reply: z.object({ session: Session, answers: z.array(SavedAnswer) }),
   }),
   sessionChanges: route({
     ...addresses.sessionChanges,

@@ -92,7 +92,7 @@ export const predictingOn = <T extends TrackedAnswer>(
 ): Replay<T> => {
   const records = { horse: before.horse, tracks: new Map(before.tracks) }
   const evenings: Evening[] = []
-  const keepEvening = (key: TrackKey): void => {
+  const noteEvening = (key: TrackKey): void => {
     const record = records.tracks.get(key)
     if (!record || record === before.tracks.get(key)) return
     const { step: stepKey, side } = trackOf(key)
@@ -103,12 +103,12 @@ export const predictingOn = <T extends TrackedAnswer>(
   const begun: (Prediction & { readonly answer: T })[] = []
   for (const answer of answers) {
     for (const prediction of predictionsBefore(model, program, { records, answer })) {
-      keepEvening(trackKey(prediction.step, prediction.side))
+      noteEvening(trackKey(prediction.step, prediction.side))
       begun.push({ ...prediction, answer })
     }
     recordsWith(model, program, { records, answer })
   }
-  for (const key of records.tracks.keys()) keepEvening(key)
+  for (const key of records.tracks.keys()) noteEvening(key)
   const eveningOf = new Map(evenings.map((one) => [dayKey(one), one]))
   const predictions = begun.map((one) => ({ ...one, evening: eveningOf.get(dayKey(one))!.evening }))
   for (const one of begun) eveningOf.delete(dayKey(one))

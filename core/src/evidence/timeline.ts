@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '../answer'
-import { keptShare, lightChance, restedTo, type Belief, type Model, type StepShape } from '../judgement'
+import { retention, lightChance, restedTo, type Belief, type Model, type StepShape } from '../judgement'
 
 /** The chance of a light first ask at the required rung, as it stood at one time of one day. */
 export interface Moment {
@@ -36,13 +36,13 @@ const wornBetween = (
   [from, to]: readonly [from: Moment, to: Moment],
   { since, daysWorked }: { since: Day; daysWorked: number },
 ): readonly Moment[] => {
-  const kept = (day: Day): number => keptShare(model, daysBetween(since, day), daysWorked)
-  const [atFirst, atLast] = [kept(from.day), kept(to.day)]
+  const retained = (day: Day): number => retention(model, daysBetween(since, day), daysWorked)
+  const [atFirst, atLast] = [retained(from.day), retained(to.day)]
   return daysAfter(from.day, to.day)
     .slice(0, -1)
     .map((day) => ({
       day,
-      chance: from.chance + ((to.chance - from.chance) * (atFirst - kept(day))) / (atFirst - atLast),
+      chance: from.chance + ((to.chance - from.chance) * (atFirst - retained(day))) / (atFirst - atLast),
     }))
 }
 

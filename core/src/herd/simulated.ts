@@ -1,5 +1,5 @@
 import { daysBetween, type Calm, type Day, type Grade, type Pace, type Side } from '../answer'
-import { calmAtMost, difficulty, gradeAtMost, keptShare, startMeanWith, STANDARD_MODEL } from '../judgement'
+import { calmAtMost, difficulty, gradeAtMost, retention, startMeanWith, STANDARD_MODEL } from '../judgement'
 import { gainOf, type LearningLaw } from '../learning'
 import { sidesOf, stepOf, type Program, type Step } from '../program'
 import { trackKey, type TrackKey } from '../readiness'
@@ -98,7 +98,7 @@ export const changedBy = (horse: SimulatedHorse, by: { ability: number; calm: nu
 /** Overnight learning and the wear of rest up to a new day. */
 const wokenOn = (track: SimulatedTrack, law: LearningLaw, day: Day): SimulatedTrack => {
   if (track.lastDay === null) return { ...track, daysWorked: 1, lastDay: day }
-  const share = keptShare(STANDARD_MODEL, daysBetween(track.lastDay, day), track.daysWorked)
+  const share = retention(STANDARD_MODEL, daysBetween(track.lastDay, day), track.daysWorked)
   const worn = (value: number, start: number): number => start + (value - start) * share
   return {
     ...track,

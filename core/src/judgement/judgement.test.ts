@@ -14,7 +14,7 @@ import {
   gradeAtMost,
   GRID,
   halfLifeDays,
-  keptShare,
+  retention,
   learntFrom,
   meanAbility,
   meanOf,
@@ -158,11 +158,11 @@ describe('rest', () => {
     expect(halfLifeDays(MODEL, 0)).toBe(240)
     expect(halfLifeDays(MODEL, 4)).toBe(720)
     expect(halfLifeDays(MODEL, 400)).toBe(2920)
-    expect(keptShare(MODEL, 240, 0)).toBeCloseTo(0.5, 12)
+    expect(retention(MODEL, 240, 0)).toBeCloseTo(0.5, 12)
   })
 
   it('moves the mean and the spread as an Ornstein–Uhlenbeck step does', () => {
-    const share = keptShare(MODEL, 120, 3)
+    const share = retention(MODEL, 120, 3)
     const rested = afterRest(gaussian({ mean: 1, sd: 0.4 }), share, { ...START, setBack: 0 })
     const { mean, variance } = momentsOf(rested)
     expect(mean).toBeCloseTo(-2.2 + 3.2 * share, 3)
@@ -172,7 +172,7 @@ describe('rest', () => {
   it('composes over gaps', () => {
     const density = gaussian({ mean: 1.5, sd: 0.5 })
     const over = (from: Density, days: number): Density =>
-      afterRest(from, keptShare(MODEL, days, 2), { ...START, setBack: 0 })
+      afterRest(from, retention(MODEL, days, 2), { ...START, setBack: 0 })
     expect(meanOf(over(over(density, 30), 60))).toBeCloseTo(meanOf(over(density, 90)), 2)
   })
 

@@ -3,7 +3,7 @@ import { expectation, gaussian, GRID, meanOf, momentsOf, quantile, type Density 
 import { learntFrom, narrowed, type HorseStanding } from './horse'
 import { difficulty, gradeAtMost, tablesFor, type Tables } from './likelihood'
 import type { Model, Normal, OwnNumber } from './model'
-import { afterRest, keptShare, shifted, spread } from './transition'
+import { afterRest, retention, shifted, spread } from './transition'
 
 /** Where a track started: it rests back towards this. */
 export interface Start {
@@ -67,7 +67,7 @@ interface Rested {
 const lastRest = new WeakMap<Belief, Rested>()
 
 const rest = (model: Model, belief: Belief, days: number): Belief => {
-  const share = keptShare(model, days, belief.daysWorked)
+  const share = retention(model, days, belief.daysWorked)
   const worn = (density: Density, start: Normal): Density =>
     afterRest(density, share, { ...start, density: gaussian(start), setBack: model.setBack })
   const { talent, speed, ease } = belief.covariance

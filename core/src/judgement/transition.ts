@@ -114,7 +114,7 @@ export const halfLifeDays = (model: Model, daysWorked: number): number =>
   Math.min(model.halfLife.max, model.halfLife.base * (1 + model.halfLife.perDay * daysWorked))
 
 /** The share of an ability's distance from its start that is left after a rest: 2^(−days / half-life). */
-export const keptShare = (model: Model, days: number, daysWorked: number): number =>
+export const retention = (model: Model, days: number, daysWorked: number): number =>
   2 ** (-days / halfLifeDays(model, daysWorked))
 
 /**

@@ -9,13 +9,13 @@ import { highestAlone, highestToday, leftOutBy, ORDINARY } from './outlook'
 import { NOTHING_YET } from './today'
 import { candidateFor, type Candidate } from './ways'
 
-/** What may be worked today, and what today keeps out. */
+/** What may be worked today, and what today bars. */
 export interface Field {
   /** The gate that waits for first asks alone, and what it opens. */
   readonly opening: Opening | null
   readonly candidates: readonly Candidate[]
-  /** Open, and kept out by what today is like. */
-  readonly kept: readonly ClosedStep[]
+  /** Open, and barred by what today is like. */
+  readonly barred: readonly ClosedStep[]
 }
 
 type Allowed = ReturnType<typeof highestToday>
@@ -35,12 +35,12 @@ export const fieldOf = (
 ): Field => {
   const goals = goalsOf(learner, program, { views, facts, on, ...(aim === undefined ? {} : { aim }) })
   const candidates: Candidate[] = []
-  const kept: ClosedStep[] = []
+  const barred: ClosedStep[] = []
   for (const one of open) {
     const { step, tracks } = one
     const over = today.over.get(step.key)
     if (over) {
-      kept.push({
+      barred.push({
         step,
         words: over === 'done' ? 'done for today: it held' : 'left for today: it went badly',
       })
@@ -57,7 +57,7 @@ export const fieldOf = (
         ? candidateFor(learner, program, { views, goal: goals.get(step.key)!, open: one, allowed, on, today })
         : null
     if (candidate) candidates.push(candidate)
-    else kept.push({ step, words: rule ?? allowed!.rule })
+    else barred.push({ step, words: rule ?? allowed!.rule })
   }
-  return { opening: openingOf(goals), candidates, kept }
+  return { opening: openingOf(goals), candidates, barred }
 }

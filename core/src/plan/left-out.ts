@@ -13,7 +13,7 @@ export const closedList = (closed: readonly ClosedStep[]): SessionPlan['closed']
 
 /** What is open and not in the plan: kept out by today, or left for more useful things. */
 export const leftList = (
-  { candidates, kept }: Field,
+  { candidates, barred }: Field,
   parts: readonly Part[],
   without: readonly string[],
 ): SessionPlan['left'] => {
@@ -30,8 +30,8 @@ export const leftList = (
       words: leftOutWords(candidate, learning, MOST_LEARNING),
       mayBeIn: true,
     }))
-  const barred = closedList(kept)
+  const closed = closedList(barred)
     .filter(({ step }) => !has.has(step))
     .map((one) => ({ ...one, mayBeIn: false }))
-  return [...barred, ...open]
+  return [...closed, ...open]
 }

@@ -41,15 +41,15 @@ export const pinnedParts = (
   {
     on,
     candidates,
-    kept,
+    barred,
     wishes: { pinned },
-  }: { on: Day; candidates: readonly Candidate[]; kept: readonly ClosedStep[]; wishes: Wishes },
+  }: { on: Day; candidates: readonly Candidate[]; barred: readonly ClosedStep[]; wishes: Wishes },
 ): Pinned => {
   const remarks: string[] = []
   const parts = [...new Set(pinned.map(({ step }) => step))].flatMap((key) => {
     const candidate = candidates.find(({ open }) => open.step.key === key)
     if (!candidate) {
-      const closed = kept.find(({ step }) => step.key === key)
+      const closed = barred.find(({ step }) => step.key === key)
       if (closed) remarks.push(`${closed.step.name} cannot be put in: ${closed.words}.`)
       return []
     }

@@ -55,10 +55,10 @@ const minutesReason = (minutes: number, young: boolean, rule: string | null): st
   return `${minutes} minutes on the ground${rule ? `: ${rule}` : ''}.`
 }
 
-const restsBecause = ({ candidates, kept }: Field): string => {
+const restsBecause = ({ candidates, barred }: Field): string => {
   if (candidates.length > 0) return 'Rests: everything that is open holds and was asked this week.'
-  return kept.length > 0
-    ? `Rests: today allows none of what is open (${kept[0]!.step.name.toLowerCase()}: ${kept[0]!.words}).`
+  return barred.length > 0
+    ? `Rests: today allows none of what is open (${barred[0]!.step.name.toLowerCase()}: ${barred[0]!.words}).`
     : 'Rests: nothing is open. Look at the steps to see what each one waits for.'
 }
 
@@ -95,7 +95,7 @@ export const planSession = (
   const pinned: Pinned = pinnedParts(program, learner, {
     on,
     candidates: allowed,
-    kept: [...closed, ...field.kept],
+    barred: [...closed, ...field.barred],
     wishes,
   })
   const choice = chosenParts(field, allowed, { minutes, pinned: pinned.parts, today })

@@ -30,7 +30,7 @@ export const misfitOf = (
   if (rung > hardestMark(step))
     return { field: 'rung', words: `${step.name} has ${step.rungs.length} rungs, and this says ${rung}.` }
   if (step.sided && side === 'none')
-    return { field: 'side', words: `${step.name} is kept per side: say left or right.` }
+    return { field: 'side', words: `${step.name} is asked on each side: say left or right.` }
   if (!step.sided && side !== 'none') return { field: 'side', words: `${step.name} has no sides.` }
   if (step.kind === 'ask' && grade === 0 && (seconds ?? 0) > LONGEST_LIGHTEST)
     return { field: 'seconds', words: `An answer to the lightest ask cannot have taken ${seconds} seconds.` }

@@ -84,7 +84,7 @@ describe('moving over', () => {
     const changes = new Map(told.map(({ step, changes }) => [step, changes.join('; ')]))
     expect(changes.get('poles')).toMatch(/not on the path any more/)
     expect(changes.get('send')).toMatch(/must reach “a slack circle at walk”/)
-    expect(changes.get('sideways')).toMatch(/not kept per side any more/)
+    expect(changes.get('sideways')).toMatch(/not asked on each side any more/)
     expect(changes.get('flag')).toMatch(/need not be proved all round/)
   })
 })

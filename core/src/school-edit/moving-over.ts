@@ -50,8 +50,8 @@ export const stepChanges = (before: Step, after: Step): readonly string[] => [
     ? []
     : [
         after.sided
-          ? 'kept per side now: each side takes all it has'
-          : 'not kept per side any more: both count as one',
+          ? 'asked on each side now: each side takes all it has'
+          : 'not asked on each side any more: both count as one',
       ]),
   ...(before.allRound === after.allRound
     ? []

@@ -3,7 +3,7 @@ import { withSafety, type Program } from '@still-pine/core/program'
 import { answer, queries, Refusal, type Asked, type QueryName } from '@still-pine/use-cases'
 import { lineKey, programKey } from '../keys'
 import { bodyOf, horseOfLine, lineKnown, meHere, waitingFor, type Question } from '../known'
-import { keepReply } from '../replies'
+import { saveReply } from '../replies'
 import { device } from '../store'
 import { broughtUp } from './brought-up'
 import { horseHere, type HorseHere } from './horse-here'
@@ -67,7 +67,7 @@ export class Reader {
     if (known) return known
     const line = (await this.ask(me, now, { name: 'line', named: { horseId } })) as
       ReplyOf<'line'> | undefined
-    if (line) await keepReply(lineKey(horseId), line, now)
+    if (line) await saveReply(lineKey(horseId), line, now)
     return line
   }
 }

@@ -1,9 +1,9 @@
-import type { KeptAnswer, Session } from '@still-pine/contract'
+import type { SavedAnswer, Session } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import type { SessionTold } from '@still-pine/use-cases'
 import type { AnswerHere, HorseHere } from './horse-here'
 
-const asKept = (horseId: string, { seq: _seq, ...answer }: AnswerHere): KeptAnswer => ({
+const asSaved = (horseId: string, { seq: _seq, ...answer }: AnswerHere): SavedAnswer => ({
   ...answer,
   horseId,
   voided: null,
@@ -55,18 +55,18 @@ export const sessionsHere = ({ carried, history, told, sessions }: HorseHere): r
     .sort(newestFirst)
 }
 
-export const answersOfSessionHere = (horse: HorseHere, sessionId: string): readonly KeptAnswer[] =>
+export const answersOfSessionHere = (horse: HorseHere, sessionId: string): readonly SavedAnswer[] =>
   horse.history
     .filter((answer) => answer.sessionId === sessionId)
-    .map((answer) => asKept(horse.carried.horseId, answer))
+    .map((answer) => asSaved(horse.carried.horseId, answer))
 
 /** How many answers of a step are shown at once, as the server does. */
 const STEP_PAGE = 60
 
 /** The newest answers of a step, newest first. */
-export const answersOfStepHere = (horse: HorseHere, step: string): readonly KeptAnswer[] =>
+export const answersOfStepHere = (horse: HorseHere, step: string): readonly SavedAnswer[] =>
   horse.history
     .filter((answer) => answer.step === step)
     .slice(-STEP_PAGE)
     .reverse()
-    .map((answer) => asKept(horse.carried.horseId, answer))
+    .map((answer) => asSaved(horse.carried.horseId, answer))

@@ -1,7 +1,7 @@
-import type { CarriedAnswer, EvidenceAnswer, KeptAnswer, StepAnswer, Worked } from '@still-pine/contract'
+import type { CarriedAnswer, EvidenceAnswer, SavedAnswer, StepAnswer, Worked } from '@still-pine/contract'
 import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
-import type { AnswerToKeep, DayCount, KnownAnswer } from '@still-pine/use-cases'
+import type { AnswerToSave, DayCount, KnownAnswer } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client } from './sql'
 
 export interface Evidence extends TrackedAnswer {
@@ -14,7 +14,7 @@ export interface Evidence extends TrackedAnswer {
 export const insertAnswers = async (
   client: Client,
   yardId: string,
-  answers: readonly AnswerToKeep[],
+  answers: readonly AnswerToSave[],
 ): Promise<ReadonlyMap<string, number>> => {
   if (answers.length === 0) return new Map()
   const inserted = await rows<{ id: string; seq: number }>(
@@ -122,14 +122,14 @@ export const evidence = (
         order by a.at, a.seq`,
   )
 
-interface KeptRow extends Omit<KeptAnswer, 'at' | 'voided'> {
+interface SavedRow extends Omit<SavedAnswer, 'at' | 'voided'> {
   readonly at: Date
   readonly voidedAt: Date | null
   readonly voidedBy: string | null
   readonly voidReason: string | null
 }
 
-const toKept = ({ at, voidedAt, voidedBy, voidReason, ...row }: KeptRow): KeptAnswer => ({
+const toSaved = ({ at, voidedAt, voidedBy, voidReason, ...row }: SavedRow): SavedAnswer => ({
   ...row,
   at: at.toISOString(),
   voided: voidedAt && { at: voidedAt.toISOString(), byName: voidedBy ?? '', reason: voidReason ?? '' },
@@ -142,13 +142,13 @@ const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId",
   from answer a join person p on p.id = a.person_id
   left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
 
-export const answersOfSession = async (client: Client, sessionId: string): Promise<KeptAnswer[]> =>
+export const answersOfSession = async (client: Client, sessionId: string): Promise<SavedAnswer[]> =>
   (
-    await rows<KeptRow>(client, {
+    await rows<SavedRow>(client, {
       text: `${KEPT} where a.session_id = $1 order by a.at, a.seq`,
       values: [sessionId],
     })
-  ).map(toKept)
+  ).map(toSaved)
 
 export interface CarriedRow extends Omit<CarriedAnswer, 'at'> {
   readonly at: Date
@@ -183,15 +183,15 @@ export const answersOfStep = async (
   client: Client,
   horseId: string,
   { step, before }: { step: string; before: string | undefined },
-): Promise<KeptAnswer[]> =>
+): Promise<SavedAnswer[]> =>
   (
-    await rows<KeptRow>(client, {
+    await rows<SavedRow>(client, {
       text: `${KEPT} where a.horse_id = $1 and a.step = $2
              and ($3::uuid is null or (a.at, a.seq) < (select at, seq from answer where id = $3))
              order by a.at desc, a.seq desc limit ${STEP_PAGE}`,
       values: [horseId, step, before ?? null],
     })
-  ).map(toKept)
+  ).map(toSaved)
 
 interface EvidenceRow extends Omit<EvidenceAnswer, 'at'> {
   readonly at: Date

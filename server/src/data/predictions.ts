@@ -4,7 +4,7 @@ import type { TalliedPredictions } from '@still-pine/use-cases'
 import { rows, run, sql, type Client } from './sql'
 
 /** A prediction with the answer that put it to the test, and how the track stood that evening. */
-export interface PredictionToKeep extends Prediction, Evening {
+export interface PredictionToSave extends Prediction, Evening {
   readonly answer: { readonly id: string }
 }
 
@@ -15,10 +15,10 @@ export interface PredictionToKeep extends Prediction, Evening {
 export const savePredictions = async (
   client: Client,
   yardId: string,
-  { horseId, predictions }: { horseId: string; predictions: readonly PredictionToKeep[] },
+  { horseId, predictions }: { horseId: string; predictions: readonly PredictionToSave[] },
 ): Promise<void> => {
   if (predictions.length === 0) return
-  const column = <T>(value: (prediction: PredictionToKeep) => T): T[] => predictions.map(value)
+  const column = <T>(value: (prediction: PredictionToSave) => T): T[] => predictions.map(value)
   await run(
     client,
     sql`insert into prediction (yard_id, horse_id, answer_id, session_id, person_id, step, side, day, chance, light,

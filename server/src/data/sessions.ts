@@ -1,5 +1,5 @@
 import type { EvidenceSession, Session } from '@still-pine/contract'
-import type { SessionToKeep } from '@still-pine/use-cases'
+import type { SessionToSave } from '@still-pine/use-cases'
 import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
 
 interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
@@ -34,7 +34,7 @@ const toSession = ({ startedAt, confirmedAt, ...row }: Row): Session => ({
 })
 
 /** Adds sessions, each once. */
-export const insertSessions = (client: Client, yardId: string, sessions: readonly SessionToKeep[]) =>
+export const insertSessions = (client: Client, yardId: string, sessions: readonly SessionToSave[]) =>
   run(
     client,
     sql`insert into pen_session (id, yard_id, horse_id, person_id, started_at, day, place, circumstances, promised)

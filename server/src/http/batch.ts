@@ -1,7 +1,7 @@
 import { routes } from '@still-pine/contract'
 import { Refusal } from '@still-pine/use-cases'
 import type { Router } from 'express'
-import { keepBatch } from '../records/keep-batch'
+import { saveBatch } from '../records/save-batch'
 import type { Dependencies } from './dependencies'
 import { serve } from './serve'
 
@@ -14,7 +14,7 @@ export const batchRoute = (router: Router, deps: Dependencies): void => {
     work: async (yard, { body }) => {
       if (body.personId !== undefined && body.personId !== yard.personId)
         throw new Refusal('other-person', OTHER_PERSON)
-      return keepBatch(yard, body.sentAt, body.items)
+      return saveBatch(yard, body.sentAt, body.items)
     },
   })
 }

@@ -14,9 +14,9 @@ import {
 import type { Request, Response, Router } from 'express'
 import pLimit, { type LimitFunction } from 'p-limit'
 import { z } from 'zod'
-import { bringLog } from '../records/bring-log'
-import { bringYard } from '../records/bring-yard'
-import { NotBrought, type Bring } from '../records/bringing'
+import { importLog } from '../records/import-log'
+import { importYard } from '../records/import-yard'
+import { NotImported, type Bring } from '../records/importing'
 import { writeLog, writeYard, type Outlet } from '../records/take-out'
 import { takeTime } from '../data/pool'
 import { readOf } from '../parts'
@@ -92,7 +92,7 @@ const bringing =
         ),
       )
     } catch (error) {
-      if (!(error instanceof NotBrought)) {
+      if (!(error instanceof NotImported)) {
         request.resume()
         if (!response.headersSent) throw error
         deps.logger.error({ requestId: response.locals.requestId as string, err: error }, 'bringing in')
@@ -156,6 +156,6 @@ export const fileRoutes = (router: Router, deps: Dependencies): void => {
     files.yardOut.path,
     takingOut(streaming, files.yardOut, (yard, _request, begin) => writeYard(yard, begin())),
   )
-  router.post(files.yardIn.path, bringing(streaming, files.yardIn.needs, bringYard))
-  router.post(files.answersIn.path, bringing(streaming, files.answersIn.needs, bringLog))
+  router.post(files.yardIn.path, bringing(streaming, files.yardIn.needs, importYard))
+  router.post(files.answersIn.path, bringing(streaming, files.answersIn.needs, importLog))
 }

@@ -3,7 +3,7 @@ import { inYard } from '../data/pool'
 import { horsesOfEarlierLaw, recordsOf } from '../data/tracks'
 import { programNamed } from '../parts/programs'
 import { inYardOf, nobodyIn, type Workings } from './in-yard'
-import { rebuildHorse } from './keep-tracks'
+import { rebuildHorse } from './update-tracks'
 
 /** Told in the log after so many horses. */
 const TELL_EVERY = 25

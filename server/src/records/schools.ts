@@ -1,6 +1,6 @@
 import { lockHorse } from '../data/horses'
 import { programNamed } from '../parts/programs'
-import { rebuildHorse } from './keep-tracks'
+import { rebuildHorse } from './update-tracks'
 import type { Yard } from './yard'
 
 /** Every track of a horse worked out again by a program it has just come under; its history stays. */

@@ -23,14 +23,14 @@ export const clockOff = (now: Date, sentAt: string): number => {
 export const corrected = ({ clockOffMs }: Moment, at: string): Date => new Date(Date.parse(at) + clockOffMs)
 
 /** A session as it is written: with its corrected time and its day. */
-export interface SessionToKeep extends Omit<NewSession, 'startedAt'> {
+export interface SessionToSave extends Omit<NewSession, 'startedAt'> {
   readonly startedAt: Date
   readonly day: Day
   readonly personId: string
 }
 
 /** An answer as it is written: with its corrected time and its day. */
-export interface AnswerToKeep extends Omit<NewAnswer, 'at'> {
+export interface AnswerToSave extends Omit<NewAnswer, 'at'> {
   readonly at: Date
   readonly phoneAt: Date
   readonly day: Day
@@ -41,8 +41,8 @@ export interface AnswerToKeep extends Omit<NewAnswer, 'at'> {
 
 /** What one item of a batch changes. */
 export type Change =
-  | { readonly kind: 'session'; readonly id: string; readonly session: SessionToKeep }
-  | { readonly kind: 'answer'; readonly id: string; readonly answer: AnswerToKeep }
+  | { readonly kind: 'session'; readonly id: string; readonly session: SessionToSave }
+  | { readonly kind: 'answer'; readonly id: string; readonly answer: AnswerToSave }
   | ({ readonly kind: 'voiding'; readonly at: Date } & Omit<Item<'void'>, 'do' | 'at'>)
   | ({ readonly kind: 'incident' } & Omit<Item<'incident'>, 'do'>)
   | ({ readonly kind: 'note'; readonly at: Date } & Omit<Item<'note'>, 'do' | 'at'>)

@@ -1,4 +1,4 @@
-import type { KeptAnswer, Session } from '@still-pine/contract'
+import type { SavedAnswer, Session } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
 import { stepOf, type Program } from '@still-pine/core/program'
@@ -7,7 +7,7 @@ import { Link, useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useQuery } from '../app/client'
 import { useAppSelector } from '../app/store'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 import { Marks, MARKS_KEY } from '../drawing/marks'
 import { useHorse } from '../shared/use-horse'
 import { Button } from '../ui/button'
@@ -19,13 +19,13 @@ import { ChangesPanel } from './changes-panel'
 import { HowItWas } from './how-it-was'
 import { RecallForm } from './recall-form'
 
-const stepsIn = (answers: readonly KeptAnswer[]): readonly string[] => [
+const stepsIn = (answers: readonly SavedAnswer[]): readonly string[] => [
   ...new Set(answers.map(({ step }) => step)),
 ]
 
 interface StepProps {
   readonly step: string
-  readonly answers: readonly KeptAnswer[]
+  readonly answers: readonly SavedAnswer[]
   readonly program: Program
   readonly personId: string
   readonly mayMend: boolean
@@ -56,11 +56,11 @@ const StepAnswers = ({ step: key, answers, program, personId, mayMend }: StepPro
 
 const Confirm = ({ session, personId }: { session: Session; personId: string }) => {
   const [note, setNote] = useState(session.note)
-  const [isKept, setKept] = useState(false)
+  const [isSaved, setSaved] = useState(false)
   const save = async (): Promise<void> => {
     const at = new Date().toISOString()
     const item = { do: 'note' as const, id: uuid(), sessionId: session.id, note, at }
-    setKept(await keepHere(personId, session.horseId, item))
+    setSaved(await saveHere(personId, session.horseId, item))
   }
   return (
     <section className="no-print flex flex-col gap-3">
@@ -82,7 +82,7 @@ const Confirm = ({ session, personId }: { session: Session; personId: string }) 
         {session.confirmedAt ? (
           <span role="status">Confirmed at {clock(session.confirmedAt)}.</span>
         ) : (
-          isKept && <span role="status">Kept here.</span>
+          isSaved && <span role="status">Kept here.</span>
         )}
       </div>
     </section>

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod'
-import { CalmSchema, GradeSchema, SideSchema, type KeptAnswer } from '@still-pine/contract'
+import { CalmSchema, GradeSchema, SideSchema, type SavedAnswer } from '@still-pine/contract'
 import { calmWord, gradeWord, type Grade } from '@still-pine/core/answer'
 import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
@@ -12,7 +12,7 @@ import { mend, takeBack } from './mend'
 import { CalmPicker, Picker, RungPicker, SidePicker } from '../shared/pickers'
 
 interface Props {
-  readonly answer: KeptAnswer
+  readonly answer: SavedAnswer
   readonly step: Step
   readonly personId: string
   readonly mayMend: boolean
@@ -76,7 +76,7 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
   )
 }
 
-const wordsOf = (answer: KeptAnswer, step: Step): string =>
+const wordsOf = (answer: SavedAnswer, step: Step): string =>
   [
     answer.side === 'none' ? '' : answer.side,
     rungName(step, rungAt(step, answer.rung)),

@@ -3,7 +3,7 @@ import { CIRCUMSTANCE_KINDS, circumstancesInWords, type Circumstances } from '@s
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { CircumstancePickers, KitField } from '../circumstances/circumstance-pickers'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 
 interface Props {
   readonly session: Session
@@ -16,7 +16,7 @@ export const HowItWas = ({ session, personId }: Props) => {
   const change = (patch: Partial<Circumstances>): void => {
     const now = { ...circumstances, ...patch }
     setCircumstances(now)
-    void keepHere(personId, session.horseId, {
+    void saveHere(personId, session.horseId, {
       do: 'circumstances',
       id: uuid(),
       sessionId: session.id,

@@ -1,8 +1,8 @@
-import type { KeptAnswer, NewAnswer, Session } from '@still-pine/contract'
+import type { SavedAnswer, NewAnswer, Session } from '@still-pine/contract'
 import type { Calm, Grade, Side } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
 import { PLAIN_ANSWER } from '@still-pine/device'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 
 const now = (): string => new Date().toISOString()
 
@@ -12,21 +12,21 @@ const asNew = ({
   ahead: _ahead,
   voided: _voided,
   ...answer
-}: KeptAnswer): NewAnswer => answer
+}: SavedAnswer): NewAnswer => answer
 
 /** Takes an answer back; it stays in the history as taken back. */
-export const takeBack = (personId: string, { id, horseId }: KeptAnswer, reason: string): Promise<boolean> =>
-  keepHere(personId, horseId, { do: 'void', id: uuid(), answerId: id, reason, at: now() })
+export const takeBack = (personId: string, { id, horseId }: SavedAnswer, reason: string): Promise<boolean> =>
+  saveHere(personId, horseId, { do: 'void', id: uuid(), answerId: id, reason, at: now() })
 
 /** Mends an answer: the old one is taken back, the mended one stands in its place and time. */
 export const mend = async (
   personId: string,
-  before: KeptAnswer,
+  before: SavedAnswer,
   patch: Partial<Pick<NewAnswer, 'grade' | 'calm' | 'side' | 'rung' | 'byChance' | 'why'>>,
 ): Promise<void> => {
   const answer: NewAnswer = { ...asNew(before), ...patch, id: uuid(), replaces: before.id }
   if (await takeBack(personId, before, 'mended after the session'))
-    await keepHere(personId, answer.horseId, { do: 'add', answer })
+    await saveHere(personId, answer.horseId, { do: 'add', answer })
 }
 
 export interface RecalledMark {
@@ -60,6 +60,6 @@ export const recall = async (
       recalled: true,
       replaces: null,
     }
-    if (!(await keepHere(personId, session.horseId, { do: 'add', answer }))) return
+    if (!(await saveHere(personId, session.horseId, { do: 'add', answer }))) return
   }
 }

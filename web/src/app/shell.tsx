@@ -65,7 +65,7 @@ const useDrain = (personId: string | undefined): void => {
         wasChanged(horseIds)
         dispatch(refreshWhenQuiet(horseIds))
       },
-      onKept: (horseIds) => dispatch(refreshWhenQuiet(horseIds)),
+      onSaved: (horseIds) => dispatch(refreshWhenQuiet(horseIds)),
     })
   }, [dispatch, personId])
 }

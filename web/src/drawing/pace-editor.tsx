@@ -32,7 +32,7 @@ export const PaceEditor = ({ pace, onMove }: Props) => {
     const matrix = svg.current!.getScreenCTM()!.inverse()
     return secondsAt(new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix), end)
   }
-  const keptBetween = (border: number, seconds: number): number => {
+  const savedBetween = (border: number, seconds: number): number => {
     const least = (pace.limits[border - 1] ?? 0) + 0.1
     const most = (pace.limits[border + 1] ?? Infinity) - 0.1
     return tenths(Math.min(most, Math.max(least, seconds)))
@@ -41,7 +41,7 @@ export const PaceEditor = ({ pace, onMove }: Props) => {
     const by = { ArrowRight: 0.1, ArrowUp: 0.1, ArrowLeft: -0.1, ArrowDown: -0.1 }[event.key]
     if (by === undefined) return
     event.preventDefault()
-    onMove(border, keptBetween(border, pace.limits[border]! + by * (event.shiftKey ? 5 : 1)))
+    onMove(border, savedBetween(border, pace.limits[border]! + by * (event.shiftKey ? 5 : 1)))
   }
   const drop = (): void => {
     if (dragged && dragged.seconds !== pace.limits[dragged.border]) onMove(dragged.border, dragged.seconds)
@@ -92,7 +92,7 @@ export const PaceEditor = ({ pace, onMove }: Props) => {
               setDragged({ border: i, seconds: limit, end })
             }}
             onPointerMove={(event) => {
-              if (dragged?.border === i) setDragged({ ...dragged, seconds: keptBetween(i, under(event)) })
+              if (dragged?.border === i) setDragged({ ...dragged, seconds: savedBetween(i, under(event)) })
             }}
             onPointerUp={drop}
             onPointerCancel={() => setDragged(null)}

@@ -1,4 +1,4 @@
-import type { KeptAnswer, Line } from '@still-pine/contract'
+import type { SavedAnswer, Line } from '@still-pine/contract'
 import { count, PLACE_WORDS, chancePercent } from '@still-pine/core/answer'
 import { rungName, stepOf, type Step } from '@still-pine/core/program'
 import {
@@ -23,7 +23,7 @@ import { useHorse } from '../shared/use-horse'
 const MARKS_SHOWN = 20
 
 /** Oldest first, with the first of each day marked; answers that were taken back are left out. */
-const marksOf = (answers: readonly KeptAnswer[], side: string): readonly Mark[] => {
+const marksOf = (answers: readonly SavedAnswer[], side: string): readonly Mark[] => {
   const standing = answers
     .filter((answer) => !answer.voided && !answer.uncued && answer.side === side)
     .reverse()
@@ -88,7 +88,7 @@ interface TrackProps {
   readonly track: Line['tracks'][number]
   readonly step: Step
   readonly day: string
-  readonly answers: readonly KeptAnswer[]
+  readonly answers: readonly SavedAnswer[]
 }
 
 const Track = ({ track, step, day, answers }: TrackProps) => {

@@ -1,7 +1,14 @@
 import type { BaseQueryApi, BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import type { ReadName, ReplyOf } from '@still-pine/contract'
 import { addressOf } from '@still-pine/contract/addresses'
-import { carriedAt, keepReply, keptReply, paySignOut, withWhatWaits, type Question } from '@still-pine/device'
+import {
+  carriedAt,
+  saveReply,
+  savedReply,
+  paySignOut,
+  withWhatWaits,
+  type Question,
+} from '@still-pine/device'
 
 /** A request, and the question it puts where it only reads. */
 export interface ApiRequest extends FetchArgs {
@@ -54,7 +61,7 @@ export const onDeviceToo =
     // Who signed out without signal is signed out before the server is asked for anything of theirs.
     if (navigator.onLine) await paySignOut()
     const keepsCopy = !UNCOPIED.has(name)
-    const kept = keepsCopy ? await keptReply(address) : undefined
+    const kept = keepsCopy ? await savedReply(address) : undefined
     // One version of a program is the same for ever, but for the rules of safety, which a newer app reads into it.
     if (kept && name === 'program') return { data: await safely(kept.body as ReplyOf<'program'>) }
     const askedAt = Date.now()
@@ -67,7 +74,7 @@ export const onDeviceToo =
       onHeard(api, true)
       onTold(address, askedAt)
       const data = await withWhatWaits(reads, reply.data).catch(() => reply.data)
-      if (keepsCopy) void keepReply(address, data, askedAt)
+      if (keepsCopy) void saveReply(address, data, askedAt)
       return { ...reply, data }
     }
     if (isCutOff(reply.error)) onCutOff()

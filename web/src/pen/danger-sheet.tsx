@@ -3,7 +3,7 @@ import { exposuresAt, markOf } from '@still-pine/core/program'
 import { useState } from 'react'
 import { toast } from '../ui/toast'
 import { v7 as uuid } from 'uuid'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 import { INCIDENT_WORDS } from '../shared/incident-words'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
@@ -57,9 +57,9 @@ export const DangerSheet = ({ view, onClose }: Props) => {
       before: `${view.step.name}: ${view.rungWords}`,
       after: '',
     })
-    const isKept = await keepHere(personId, horseId, { do: 'incident', id, horseId, incident })
+    const isSaved = await saveHere(personId, horseId, { do: 'incident', id, horseId, incident })
     dispatch(dangerSeen({ id, at: new Date().toISOString(), incident }))
-    if (isKept)
+    if (isSaved)
       toast(`Recorded: ${INCIDENT_WORDS[kind].toLowerCase()}. You can write more under Incidents.`, {
         duration: UNDO_MS,
         action: { label: 'Undo', onClick: () => void dispatch(undoDanger(personId, id)) },

@@ -6,7 +6,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { device, PLAIN_ANSWER, takeReady } from '@still-pine/device'
 import {
   correctGrade,
-  keepAnswer,
+  saveAnswer,
   noteCalm,
   openPen,
   rememberPen,
@@ -52,21 +52,21 @@ const sendAll = async (): Promise<void> => {
 
 describe('logging in the pen', () => {
   it('opens the session with its first answer, once', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     expect((await items()).map((item) => item.do)).toEqual(['session', 'add', 'add'])
   })
 
   it('is on the device when it is on the screen, and waits three seconds for its calm', async () => {
     const before = Date.now()
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     const entry = (await device.waiting.toArray()).at(-1)!
     expect(entry.readyAt).toBeGreaterThanOrEqual(before + 3000)
     expect(store.getState().pen!.answers).toHaveLength(1)
   })
 
   it('loses none of three changes pressed at once', async () => {
-    void store.dispatch(keepAnswer(ME, FIRM, true))
+    void store.dispatch(saveAnswer(ME, FIRM, true))
     void store.dispatch(correctGrade(ME, 1))
     void store.dispatch(toggleByChance(ME))
     void store.dispatch(setFault(ME, 'Turns its rump'))
@@ -78,7 +78,7 @@ describe('logging in the pen', () => {
   })
 
   it('takes a sent answer back and adds another when it is corrected late', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     const first = store.getState().pen!.answers[0]!
     await sendAll()
     await store.dispatch(correctGrade(ME, 0))
@@ -90,10 +90,10 @@ describe('logging in the pen', () => {
   })
 
   it('undoes an answer that was not sent without a trace, and a sent one by taking it back', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     await store.dispatch(undoLast(ME))
     expect(await answers()).toEqual([])
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     await sendAll()
     await store.dispatch(undoLast(ME))
     expect((await items()).map((item) => item.do)).toEqual(['void'])
@@ -109,7 +109,7 @@ describe('logging in the pen', () => {
 
 describe('coming back to the pen', () => {
   it('finds the answers and the aim of today, and no ask still running', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     await rememberPen({
       ...store.getState().pen!,
       running: { startedAt: 1, worst: 'moved', corrections: 0, aids: 0 },
@@ -122,7 +122,7 @@ describe('coming back to the pen', () => {
         { day: '2026-05-14', aim: { ...AIM, step: 'draw' }, run: RUN },
       ),
     )
-    expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionKept: true })
+    expect(again.getState().pen).toMatchObject({ aim: AIM, running: null, sessionSaved: true })
     expect(again.getState().pen!.answers).toHaveLength(1)
   })
 
@@ -142,18 +142,18 @@ describe('coming back to the pen', () => {
   })
 
   it('begins a new session on a new day', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const tomorrow = makeStore()
     await tomorrow.dispatch(
       openPen('me', { id: 'horse', programId: 'p' }, { day: '2026-05-15', aim: AIM, run: RUN }),
     )
-    expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionKept: false })
+    expect(tomorrow.getState().pen).toMatchObject({ answers: [], sessionSaved: false })
     expect(tomorrow.getState().pen!.sessionId).not.toBe(store.getState().pen!.sessionId)
   })
 
   it('keeps each horse’s pen apart', async () => {
-    await store.dispatch(keepAnswer(ME, FIRM, true))
+    await store.dispatch(saveAnswer(ME, FIRM, true))
     await rememberPen(store.getState().pen!)
     const other = makeStore()
     await other.dispatch(

@@ -2,8 +2,8 @@ import { PutIncident, type BatchItem, type PromisedAsk } from '@still-pine/contr
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
-import { amendWaiting, device, keepWaiting, withdrawWaiting } from '@still-pine/device'
-import { sayNotKept, sayWhileSlow } from '../offline/keep'
+import { amendWaiting, device, saveWaiting, withdrawWaiting } from '@still-pine/device'
+import { sayNotSaved, sayWhileSlow } from '../offline/save'
 import type { AppThunk } from '../app/thunk'
 import {
   answered,
@@ -11,7 +11,7 @@ import {
   dangerTakenBack,
   penOpened,
   replaced,
-  sessionWasKept,
+  sessionWasSaved,
   STANDING_ANYWHERE,
   takenBack,
   type Aim,
@@ -86,7 +86,7 @@ export const openPen =
       programId: horse.programId,
       day,
       sessionId: uuid(),
-      sessionKept: false,
+      sessionSaved: false,
       aim,
       ...run,
       stand: STANDING_ANYWHERE,
@@ -151,7 +151,7 @@ const toEntry = (
 })
 
 const keep = (personId: string, pen: PenState, item: BatchItem): Promise<void> =>
-  keepWaiting(toEntry(personId, pen, { item }))
+  saveWaiting(toEntry(personId, pen, { item }))
 
 /** What the plan sets out to do, side by side; checks of a gate and the asks of a sheet are no plan. */
 const promisedBy = ({ gate, bursts }: PenState): PromisedAsk[] | null =>
@@ -184,10 +184,10 @@ const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
 }
 
 /** When all that was pressed so far lies on the device, or could not be kept. */
-export const whenKept = (): Promise<unknown> => turns.catch(() => undefined)
+export const whenSaved = (): Promise<unknown> => turns.catch(() => undefined)
 
 /** Keeps one answer on this device at once, and sends it when its calm can no longer change. */
-export const keepAnswer =
+export const saveAnswer =
   (personId: string, answer: Omit<PenAnswer, 'id' | 'at'>, asksForCalm: boolean): AppThunk<Promise<string>> =>
   (dispatch, getState) => {
     const full: PenAnswer = { ...answer, id: uuid(), at: isoNow() }
@@ -197,17 +197,17 @@ export const keepAnswer =
     // On its way to the device before it is drawn: the drawing would only hold it up.
     const kept = inTurn(async () => {
       if (!pen) return full.id
-      const isFirst = !(getState().pen ?? pen).sessionKept
+      const isFirst = !(getState().pen ?? pen).sessionSaved
       const opening = isFirst ? [toEntry(personId, pen, { item: sessionItem(pen, full.at) })] : []
-      await keepWaiting(...opening, toEntry(personId, pen, { item: toItem(pen, full, null), readyAt }))
-      if (isFirst) dispatch(sessionWasKept())
+      await saveWaiting(...opening, toEntry(personId, pen, { item: toItem(pen, full, null), readyAt }))
+      if (isFirst) dispatch(sessionWasSaved())
       return full.id
     })
     dispatch(answered({ answer: full, calmUntil }))
     return sayWhileSlow(kept).catch((error: unknown) => {
       // What this device could not keep does not stay on the screen as if it had.
       dispatch(takenBack(full.id))
-      sayNotKept()
+      sayNotSaved()
       throw error
     })
   }

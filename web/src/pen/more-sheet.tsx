@@ -66,7 +66,7 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
             </p>
           )}
         </section>
-        {!pen.sessionKept && <PlacePicker />}
+        {!pen.sessionSaved && <PlacePicker />}
         <div className="grid grid-cols-2 gap-2">
           {next && (
             <Button className="min-h-16" onClick={done(next.go)}>

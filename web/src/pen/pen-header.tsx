@@ -49,7 +49,7 @@ const BurstLine = ({ view }: { view: PenView }) => {
   )
 }
 
-/** A link is dear to draw, and no press changes this one. */
+/** A link is expensive to draw, and no press changes this one. */
 const HorseLink = memo(({ horseId, name }: { horseId: string; name: string }) => (
   <Link to={`/horses/${horseId}`}>{name}</Link>
 ))

@@ -22,7 +22,7 @@ import { MoreSheet } from './more-sheet'
 import { PenHeader } from './pen-header'
 import { PermitPanel } from './permit-panel'
 import { isAllowed, offersIn, permitIn } from './use-offers'
-import { StorageWarning, useCanKeep } from './storage-warning'
+import { StorageWarning, useCanSave } from './storage-warning'
 import { SideBanner } from './side-banner'
 import { QuickTells } from './quick-tells'
 import { RecallSheet } from './recall-sheet'
@@ -88,11 +88,11 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   const danger = useCallback(() => setSheet('danger'), [])
   const closeSheet = (): void => setSheet(null)
   const isRunning = view.pen.running !== null
-  const canKeep = useCanKeep()
+  const canSave = useCanSave()
   usePenKeys({
     actions,
     settings,
-    enabled: sheet === null && canKeep !== false,
+    enabled: sheet === null && canSave !== false,
     openFaults: more,
     recall,
   })
@@ -128,7 +128,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
         isDesk={isDesk}
         danger={danger}
       />
-      {canKeep === false && <StorageWarning />}
+      {canSave === false && <StorageWarning />}
       <RestsToday line={line} />
       <SideBanner side={view.pen.aim.side} answers={view.answers} />
       <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
@@ -175,7 +175,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
               settings={settings}
               press={actions.forward}
               calmIsOpen={view.pen.calmFor !== null}
-              disabled={canKeep === false}
+              disabled={canSave === false}
             />
           )}
         </div>

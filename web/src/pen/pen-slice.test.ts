@@ -27,7 +27,7 @@ const PEN: PenState = {
   allowed: null,
   incidents: [],
   sessionId: 's',
-  sessionKept: false,
+  sessionSaved: false,
   aim: { burst: 0, step: 'first-touch', side: 'right', rung: 2 },
   stand: STANDING_ANYWHERE,
   bursts: [],

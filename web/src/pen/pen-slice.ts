@@ -69,7 +69,7 @@ export interface PenState extends Run {
   readonly day: string
   readonly sessionId: string
   /** The session itself has gone to the outbox. */
-  readonly sessionKept: boolean
+  readonly sessionSaved: boolean
   readonly aim: Aim
   readonly stand: Stand
   /** When this burst began, on the phone's clock. */
@@ -153,7 +153,7 @@ export const penSlice = createSlice({
     confirmedNow: of((pen, one: Confirmation) => ({ confirmed: [...pen.confirmed, one] })),
     allowed: of((pen, why: string | null) => ({ allowed: { step: pen.aim.step, rung: pen.aim.rung, why } })),
     dropped: of<void>(() => ({ running: null })),
-    sessionWasKept: of<void>(() => ({ sessionKept: true })),
+    sessionWasSaved: of<void>(() => ({ sessionSaved: true })),
     answered: of(({ answers }, { answer, calmUntil }: { answer: PenAnswer; calmUntil: number | null }) => ({
       running: null,
       answers: [...answers, answer],
@@ -185,7 +185,7 @@ export const {
   confirmedNow,
   allowed,
   dropped,
-  sessionWasKept,
+  sessionWasSaved,
   answered,
   replaced,
   takenBack,

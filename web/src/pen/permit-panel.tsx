@@ -3,7 +3,7 @@ import type { Confirmation } from '@still-pine/core/facts'
 import type { Offers, Reason } from '@still-pine/core/permit'
 import { rungName } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 import { useAppDispatch } from '../app/store'
 import { CONFIRM } from '../shared/confirmations'
 import { Button } from '../ui/button'
@@ -48,7 +48,7 @@ const ToConfirm = ({ view, line, offers, personId }: Omit<Props, 'actions'>) => 
   const press = async (one: Confirmation): Promise<void> => {
     const all = [...new Set([...line.facts.confirmed, ...confirmed, one])]
     const item = { do: 'confirm' as const, id: uuid(), horseId, day, confirmed: all }
-    if (await keepHere(personId, horseId, item)) dispatch(confirmedNow(one))
+    if (await saveHere(personId, horseId, item)) dispatch(confirmedNow(one))
   }
   return (
     <>

@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react'
-import { canKeep } from '@still-pine/device'
+import { canSave } from '@still-pine/device'
 
 /** Whether this device keeps what is logged; `null` until it is known. */
-export const useCanKeep = (): boolean | null => {
+export const useCanSave = (): boolean | null => {
   const [can, setCan] = useState<boolean | null>(null)
   useEffect(() => {
-    void canKeep().then(setCan)
+    void canSave().then(setCan)
     // Asked for once: a browser that is short of room clears pages that did not ask first.
     void navigator.storage?.persist?.()
   }, [])

@@ -12,7 +12,7 @@ import { endedTakenAway, endedWell, endedWithout, type Course, type Ended } from
 import { allReadings, samplesSince } from './gauge-feed'
 import {
   correctGrade,
-  keepAnswer,
+  saveAnswer,
   noteCalm,
   notePull,
   setFault,
@@ -150,7 +150,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       const seconds = secondsOf(running)
       vibrate(settings, 60)
       const ended = how({ kind: view.step.kind, pace, running, seconds, lagSeconds })
-      const kept = dispatch(keepAnswer(personId, { ...answerOf(view), ...ended }, true))
+      const kept = dispatch(saveAnswer(personId, { ...answerOf(view), ...ended }, true))
       void readPull(kept, running.startedAt, Math.max(0, seconds - lagSeconds))
     }
     const take = ({ pen }: PenView, change: Partial<Aim>): void =>
@@ -224,7 +224,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
         const view = look()
         if (!view) return
         const answer = { ...answerOf(view), grade, recalled: true }
-        dispatch(keepAnswer(personId, answer, false)).catch(() => undefined)
+        dispatch(saveAnswer(personId, answer, false)).catch(() => undefined)
       },
       stand: (at) => dispatch(stoodAt(at)),
       undo: atPen(({ pen, step }) => {

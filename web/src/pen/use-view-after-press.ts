@@ -1,7 +1,7 @@
 import type { Program } from '@still-pine/core/program'
 import { useEffect, useMemo, useState } from 'react'
 import { useAppStore } from '../app/store'
-import { whenKept } from './log'
+import { whenSaved } from './log'
 import type { PenState } from './pen-slice'
 import { viewOf, type PenView } from './use-pen'
 
@@ -33,7 +33,7 @@ export const useViewAfterPress = (program: Program, lagSeconds: number): PenView
     const showLater = async (): Promise<void> => {
       comes = true
       await painted()
-      await Promise.race([whenKept(), pause(LONGEST_WAIT_MS)])
+      await Promise.race([whenSaved(), pause(LONGEST_WAIT_MS)])
       if (!gone) show()
     }
     show()

@@ -3,7 +3,7 @@ import type { Confirmation } from '@still-pine/core/facts'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useQuery } from '../app/client'
-import { keepHere } from '../offline/keep'
+import { saveHere } from '../offline/save'
 
 export const CONFIRM: Readonly<Record<Confirmation, string>> = {
   helper: 'A second person is here',
@@ -28,7 +28,7 @@ export const Confirmations = ({ line, confirmable }: { line: Line; confirmable: 
     setTicked(next)
     const horseId = line.horse.id
     const item = { do: 'confirm' as const, id: uuid(), horseId, day: line.day, confirmed: next }
-    if (!me || !(await keepHere(me.person.id, horseId, item))) setTicked(null)
+    if (!me || !(await saveHere(me.person.id, horseId, item))) setTicked(null)
   }
   return (
     <section>

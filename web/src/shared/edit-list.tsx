@@ -4,7 +4,6 @@ import { Sheet } from '../ui/sheet'
 
 interface Item {
   readonly id: string
-  readonly name: string
 }
 
 interface Props<T extends Item> {
@@ -13,14 +12,26 @@ interface Props<T extends Item> {
   readonly one: string
   readonly items: readonly T[] | undefined
   readonly mayEdit: boolean
+  /** What it is called, also to whoever hears the page. */
+  readonly name: (item: T) => string
   readonly words: (item: T) => string
   readonly form: (item: T | null, close: () => void) => ReactNode
   /** Said where there are none. */
   readonly empty?: string
+  /** Whether it counts no more: it is struck through and stays to be read. */
+  readonly isStruck?: (item: T) => boolean
+  /** What else is to be read of it, beneath its words. */
+  readonly beneath?: (item: T) => ReactNode
+  /** What else may be done with it. */
+  readonly actions?: (item: T) => ReactNode
 }
 
-/** What a yard has several of, each to be changed, and one more to be added. */
-export const EditList = <T extends Item>({ title, one, items, mayEdit, words, form, empty }: Props<T>) => {
+/** "A place", "an incident". */
+const aOrAn = (one: string): string => `${/^[aeiou]/.test(one) ? 'an' : 'a'} ${one}`
+
+/** What a yard or a horse has several of, each to be changed, and one more to be added. */
+export const EditList = <T extends Item>(props: Props<T>) => {
+  const { title, one, items, mayEdit, name, words, form, empty, isStruck, beneath, actions } = props
   const [open, setOpen] = useState<T | 'new' | null>(null)
   const close = (): void => setOpen(null)
   return (
@@ -29,27 +40,37 @@ export const EditList = <T extends Item>({ title, one, items, mayEdit, words, fo
       {empty !== undefined && items?.length === 0 && <p>{empty}</p>}
       <ul>
         {items?.map((item) => (
-          <li
-            key={item.id}
-            className="flex min-h-11 items-center justify-between gap-x-3 border-t border-line py-1"
-          >
-            <span>
-              <b>{item.name}</b> <span className="text-quiet">{words(item)}</span>
-            </span>
-            {mayEdit && (
-              <Button look="quiet" aria-label={`Change ${item.name}`} onClick={() => setOpen(item)}>
-                Change
-              </Button>
-            )}
+          <li key={item.id} className="border-t border-line py-1">
+            <div className="flex min-h-11 items-center justify-between gap-x-3">
+              <span className={isStruck?.(item) ? 'text-quiet line-through' : ''}>
+                <b>{name(item)}</b> <span className="text-quiet">{words(item)}</span>
+              </span>
+              {mayEdit && (
+                <Button
+                  look="quiet"
+                  className="no-print"
+                  aria-label={`Change ${name(item)}`}
+                  onClick={() => setOpen(item)}
+                >
+                  Change
+                </Button>
+              )}
+            </div>
+            {beneath?.(item)}
+            {mayEdit && actions && <span className="no-print flex flex-wrap gap-x-3">{actions(item)}</span>}
           </li>
         ))}
       </ul>
       {mayEdit && (
-        <Button className="mt-2" onClick={() => setOpen('new')}>
-          Add a {one}
+        <Button className="no-print mt-2" onClick={() => setOpen('new')}>
+          Add {aOrAn(one)}
         </Button>
       )}
-      <Sheet open={open !== null} title={`${open === 'new' ? 'A new' : 'Change a'} ${one}`} onClose={close}>
+      <Sheet
+        open={open !== null}
+        title={open === 'new' ? `A new ${one}` : `Change ${aOrAn(one)}`}
+        onClose={close}
+      >
         {open !== null && form(open === 'new' ? null : open, close)}
       </Sheet>
     </section>

@@ -1,5 +1,5 @@
 import type { BatchItem, Line } from '@still-pine/contract'
-import { keepArranged } from '@still-pine/device'
+import { sendArranged } from '@still-pine/device'
 import { v7 as uuid } from 'uuid'
 import { api } from '../../app/client'
 import type { store } from '../../app/store'
@@ -26,6 +26,6 @@ export const saveArranged =
     const at = new Date().toISOString()
     const item: Item = { do: 'arrange', id, horseId: horse.id, day, arrangement, at }
     // A device that keeps nothing plans the day as it is.
-    void keepArranged({ id, personId, horseId: horse.id, item, readyAt: 0 }).catch(() => undefined)
+    void sendArranged({ id, personId, horseId: horse.id, item, readyAt: 0 }).catch(() => undefined)
     return id
   }

@@ -20,12 +20,12 @@ import { ArrivalSheet } from '../../shared/arrival-result'
 interface RunningProps {
   readonly line: Line
   readonly check: ArrivalCheck
-  readonly mayKeep: boolean
+  readonly maySave: boolean
 }
 
 const burstsFor = (ask: ArrivalAsk) => coldBursts([ask])
 
-const Running = ({ line, check, mayKeep }: RunningProps) => {
+const Running = ({ line, check, maySave }: RunningProps) => {
   const navigate = useNavigate()
   const [put, { isLoading }] = useCommand('putArrival')
   // Made once, so that pressing twice keeps one.
@@ -61,7 +61,7 @@ const Running = ({ line, check, mayKeep }: RunningProps) => {
             {check.asked === 0 ? 'Begin in the pen' : 'Go on in the pen'}
           </Button>
         )}
-        {check.asked > 0 && mayKeep && (
+        {check.asked > 0 && maySave && (
           <Button
             look={check.next ? 'plain' : 'act'}
             className="min-h-16 text-xl"
@@ -135,7 +135,7 @@ const ArrivalPage = () => {
         )}
       </div>
       {!data.arrivals.some(isOf(line.day)) && (
-        <Running line={line} check={check} mayKeep={mayDo(me.person.role, 'edit-horse')} />
+        <Running line={line} check={check} maySave={mayDo(me.person.role, 'edit-horse')} />
       )}
       {newest && <ArrivalSheet arrival={newest} name={line.horse.name} />}
     </main>

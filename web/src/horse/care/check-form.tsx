@@ -51,18 +51,14 @@ interface Props {
   readonly horseId: string
   readonly today: string
   /** The one to correct; what it said before stays to be read. */
-  readonly told?: Check | null
-  readonly onDone?: () => void
+  readonly told: Check | null
+  readonly onDone: () => void
 }
 
 /** Records a look that somebody took, or a hold that a vet put on; or corrects one. */
-export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
+export const CheckForm = ({ horseId, today, told, onDone }: Props) => {
   const [putCheck, { error, isLoading }] = useCommand('putCheck')
-  const { register, handleSubmit, reset, watch, formState } = useForm<
-    Form,
-    unknown,
-    z.output<typeof PutCheck>
-  >({
+  const { register, handleSubmit, watch, formState } = useForm<Form, unknown, z.output<typeof PutCheck>>({
     resolver: zodResolver(PutCheck),
     defaultValues: {
       ...blank(today),
@@ -78,16 +74,10 @@ export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
     const done = await putCheck({ horseId, checkId: told?.id ?? uuid(), body: { ...form, ...of } })
     if (done.error) return
     toast(`${told ? 'Corrected' : 'Recorded'}: ${kindWord(form.kind).toLowerCase()}.`)
-    reset({ ...blank(today), because: '' })
-    onDone?.()
+    onDone()
   })
   return (
-    <form
-      className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-ink bg-panel p-4"
-      noValidate
-      onSubmit={(event) => void record(event)}
-    >
-      <h2 className="text-lg">{told ? 'Correct a check' : 'Record a check'}</h2>
+    <form className="flex flex-col gap-3" noValidate onSubmit={(event) => void record(event)}>
       <ChoiceField label="What" words={KINDS} {...register('kind')} />
       <div className="grid gap-3 desk:grid-cols-2">
         <TextField
@@ -125,16 +115,9 @@ export const CheckForm = ({ horseId, today, told = null, onDone }: Props) => {
           {...register('because')}
         />
       )}
-      <div className="flex gap-3">
-        <Button type="submit" className="self-start" disabled={isLoading}>
-          {told ? 'Correct' : 'Record it'}
-        </Button>
-        {told && (
-          <Button look="quiet" onClick={() => onDone?.()}>
-            Cancel
-          </Button>
-        )}
-      </div>
+      <Button look="act" type="submit" disabled={isLoading}>
+        {told ? 'Correct' : 'Record it'}
+      </Button>
       {error && <Notice tone="stop">{wordsFor(error)}</Notice>}
     </form>
   )

@@ -6,7 +6,7 @@ import type { z } from 'zod'
 import { toast } from '../../ui/toast'
 import { v7 as uuid } from 'uuid'
 import { useQuery } from '../../app/client'
-import { keepHere } from '../../offline/keep'
+import { saveHere } from '../../offline/save'
 import { Button } from '../../ui/button'
 import { ChoiceField, LinesField, TextField, Tick } from '../../ui/inputs'
 import { HURT_WORDS, INCIDENT_WORDS } from '../../shared/incident-words'
@@ -62,21 +62,12 @@ export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) =
   const sides = step ? sidesOf(step).filter((side) => side !== 'none') : (['left', 'right'] as const)
   const send = handleSubmit(async (incident) => {
     const item = { do: 'incident' as const, id: told?.id ?? uuid(), horseId, incident }
-    if (!me || !(await keepHere(me.person.id, horseId, item))) return
+    if (!me || !(await saveHere(me.person.id, horseId, item))) return
     toast(`Recorded: ${INCIDENT_WORDS[incident.kind].toLowerCase()}.`)
     onDone()
   })
   return (
-    <form
-      className="no-print flex max-w-xl flex-col gap-3 border-t-4 border-stop bg-panel p-4"
-      noValidate
-      onSubmit={(event) => void send(event)}
-    >
-      <h2 className="text-lg">
-        {told
-          ? `The ${INCIDENT_WORDS[told.kind].toLowerCase()}: tell more or correct it`
-          : 'Record an incident'}
-      </h2>
+    <form className="flex flex-col gap-3" noValidate onSubmit={(event) => void send(event)}>
       <div className="grid gap-3 desk:grid-cols-2">
         <ChoiceField label="What happened" words={Object.entries(INCIDENT_WORDS)} {...register('kind')} />
         <TextField label="On" type="date" max={today} error={errors.on?.message} {...register('on')} />
@@ -128,12 +119,9 @@ export const IncidentForm = ({ horseId, today, program, told, onDone }: Props) =
           {...register('because')}
         />
       )}
-      <div className="flex gap-3">
-        <Button type="submit">{told ? 'Correct' : 'Record the incident'}</Button>
-        <Button look="quiet" onClick={onDone}>
-          Cancel
-        </Button>
-      </div>
+      <Button look="act" type="submit">
+        {told ? 'Correct' : 'Record the incident'}
+      </Button>
     </form>
   )
 }

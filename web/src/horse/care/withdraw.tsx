@@ -13,13 +13,13 @@ export const Withdraw = ({ isWithdrawn, put }: Props) => {
   const [isOpen, setOpen] = useState(false)
   if (isWithdrawn)
     return (
-      <Button look="quiet" className="no-print" onClick={() => put(null)}>
+      <Button look="quiet" onClick={() => put(null)}>
         Let it count again
       </Button>
     )
   if (!isOpen)
     return (
-      <Button look="quiet" className="no-print" onClick={() => setOpen(true)}>
+      <Button look="quiet" onClick={() => setOpen(true)}>
         Take it back
       </Button>
     )

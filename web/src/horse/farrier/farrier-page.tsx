@@ -1,4 +1,4 @@
-import type { KeptAnswer } from '@still-pine/contract'
+import type { SavedAnswer } from '@still-pine/contract'
 import { stepServing, type Program } from '@still-pine/core/program'
 import { knownFrom } from '@still-pine/core/readiness'
 import { Link } from 'react-router'
@@ -13,14 +13,14 @@ import { avoidWords, FEET, footWords, helpWords } from './farrier-words'
 /** Standing and being tied matter to a farrier as much as the feet. */
 const BESIDE = ['stands', 'ties', 'leads'] as const
 
-const NO_ANSWERS: readonly KeptAnswer[] = []
+const NO_ANSWERS: readonly SavedAnswer[] = []
 
 /** The newest answers of a foot; none where the path does not handle it. */
 const useFootAnswers = (
   horseId: string,
   program: Program | undefined,
   serves: 'front-foot' | 'hind-foot',
-): readonly KeptAnswer[] | undefined => {
+): readonly SavedAnswer[] | undefined => {
   const step = program && stepServing(program, serves)
   const { data } = useQuery('stepAnswers', { horseId, step: step?.key ?? '' }, { skip: !step })
   return program && !step ? NO_ANSWERS : data?.answers

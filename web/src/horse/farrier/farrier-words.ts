@@ -1,4 +1,4 @@
-import type { Incident, KeptAnswer, Line } from '@still-pine/contract'
+import type { Incident, SavedAnswer, Line } from '@still-pine/contract'
 import { count, type Side } from '@still-pine/core/answer'
 import {
   cardOf,
@@ -54,7 +54,7 @@ const mostOften = (words: readonly string[]): readonly string[] => {
 
 /** What to avoid: what went wrong lately at its feet, and what it once did. */
 export const avoidWords = (
-  answers: readonly KeptAnswer[],
+  answers: readonly SavedAnswer[],
   incidents: readonly Incident[],
   day: string,
 ): readonly string[] => {

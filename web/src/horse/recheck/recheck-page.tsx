@@ -1,4 +1,4 @@
-import type { KeptAnswer } from '@still-pine/contract'
+import type { SavedAnswer } from '@still-pine/contract'
 import { count, chancePercent } from '@still-pine/core/answer'
 import {
   coldBursts,
@@ -31,7 +31,7 @@ const sizeWords = ({ asks, held, gapDays, leftOver }: RecheckSheet): string => {
 
 interface TableProps {
   readonly sheet: RecheckSheet
-  readonly answers: readonly KeptAnswer[]
+  readonly answers: readonly SavedAnswer[]
   readonly day: string
 }
 

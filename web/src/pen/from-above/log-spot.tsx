@@ -3,7 +3,7 @@ import { ZONES } from '@still-pine/core/coverage'
 import { markOf, rungName } from '@still-pine/core/program'
 import { useAppDispatch } from '../../app/store'
 import { PLAIN_ANSWER } from '@still-pine/device'
-import { keepAnswer, noteCalm, undoLast } from '../log'
+import { saveAnswer, noteCalm, undoLast } from '../log'
 import { aimed, stoodAt } from '../pen-slice'
 import type { PenView } from '../use-pen'
 import { Button } from '../../ui/button'
@@ -24,7 +24,7 @@ export const LogSpot = ({ view, personId }: { view: PenView; personId: string })
   const last = view.answers.at(-1)
   const keep = (grade: Grade): void =>
     void dispatch(
-      keepAnswer(
+      saveAnswer(
         personId,
         { ...PLAIN_ANSWER, step: step.key, side, rung: markOf(step, rung), grade, calm: null, ...pen.stand },
         true,

@@ -67,7 +67,7 @@ const PersonForm = ({ person, onDone }: { person: ListedPerson | null; onDone: (
         {...register('password', { setValueAs: (text: string | null) => text || null })}
       />
       <Button look="act" type="submit" disabled={isLoading}>
-        {person ? 'Keep it' : 'Add them'}
+        {person ? 'Save' : 'Add them'}
       </Button>
     </form>
   )
@@ -82,6 +82,7 @@ export const People = ({ mayEdit }: { mayEdit: boolean }) => {
       one="person"
       items={data?.people}
       mayEdit={mayEdit}
+      name={({ name }) => name}
       words={({ role }) => role}
       form={(person, close) => <PersonForm person={person} onDone={close} />}
     />

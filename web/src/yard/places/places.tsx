@@ -51,7 +51,7 @@ const PlaceForm = ({ place, onDone }: { place: Place | null; onDone: () => void 
       </Tick>
       <TextField label="Note" hint="Footing, size, what is near it." {...register('note')} />
       <Button look="act" type="submit" disabled={isLoading}>
-        {place ? 'Keep it' : 'Add it'}
+        {place ? 'Save' : 'Add it'}
       </Button>
     </form>
   )
@@ -67,6 +67,7 @@ export const Places = ({ mayEdit }: { mayEdit: boolean }) => {
       empty="No pen or track yet. With one, the record tells where a step was proved."
       items={data?.places}
       mayEdit={mayEdit}
+      name={({ name }) => name}
       words={({ home, suits, note }) =>
         [home ? 'home' : '', ...suits.map((use) => USE_WORDS[use]), note].filter(Boolean).join(', ')
       }

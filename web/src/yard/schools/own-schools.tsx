@@ -11,7 +11,7 @@ import { z } from 'zod'
 import { useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { ChoiceField, TextField } from '../../ui/inputs'
-import { BringSchool } from './bring-school'
+import { ImportSchool } from './import-school'
 import { freeKey } from './free-key'
 
 const Copied = z.object({ from: z.string(), name: z.string().trim().min(1).max(80) })
@@ -85,7 +85,7 @@ export const OwnSchools = ({ schools, mayEdit }: { schools: readonly School[]; m
       {mayEdit && (
         <>
           <CopyForm schools={schools} />
-          <BringSchool schools={schools} />
+          <ImportSchool schools={schools} />
         </>
       )}
     </section>

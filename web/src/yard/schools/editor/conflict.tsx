@@ -1,6 +1,6 @@
 import type { Program } from '@still-pine/core/program'
 import { copyOfSchool, differencesOf, drafted } from '@still-pine/core/school-edit'
-import { keepSchoolDraft } from '@still-pine/device'
+import { saveSchoolDraft } from '@still-pine/device'
 import { useNavigate } from 'react-router'
 import { toast } from '../../../ui/toast'
 import { v7 as uuid } from 'uuid'
@@ -28,7 +28,7 @@ const Both = ({
   const onTop = drafted({ base: theirs, edits: draft.edits })
   const putOnTop = async (): Promise<void> => {
     // The page takes the newer version as its base, and finds these edits to it.
-    await keepSchoolDraft(theirs.school, {
+    await saveSchoolDraft(theirs.school, {
       programId: theirId,
       edits: draft.edits.filter((edit) => !onTop.refused.some((one) => one.edit === edit)),
     })
@@ -36,10 +36,10 @@ const Both = ({
     void navigate(0)
   }
   const letMineGo = async (): Promise<void> => {
-    await keepSchoolDraft(theirs.school, { programId: theirId, edits: [] })
+    await saveSchoolDraft(theirs.school, { programId: theirId, edits: [] })
     void navigate(0)
   }
-  const keepApart = async (): Promise<void> => {
+  const saveApart = async (): Promise<void> => {
     const school = `${draft.base.school}-${uuid().slice(-6)}`
     const program = copyOfSchool(draft.program, school, `${draft.program.name} (mine)`)
     const done = await put({ programId: uuid(), body: { basedOn: 0, program } })
@@ -74,7 +74,7 @@ const Both = ({
         <Button look="act" onClick={() => void putOnTop()}>
           Put mine on top of theirs
         </Button>
-        <Button onClick={() => void keepApart()}>Keep mine as a school of its own</Button>
+        <Button onClick={() => void saveApart()}>Keep mine as a school of its own</Button>
         <Button onClick={() => void letMineGo()}>Take theirs</Button>
       </div>
     </div>

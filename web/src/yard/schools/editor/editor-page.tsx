@@ -2,7 +2,7 @@ import type { School } from '@still-pine/contract'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { count } from '@still-pine/core/answer'
 import type { Edit } from '@still-pine/core/school-edit'
-import { keptSchoolDraft, type SchoolDraftKept } from '@still-pine/device'
+import { savedSchoolDraft, type SavedSchoolDraft } from '@still-pine/device'
 import { useEffect, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { useQuery } from '../../../app/client'
@@ -43,7 +43,7 @@ const StepsPart = ({ draft, chosen, onChoose }: PartProps) => {
         <TextInput
           label="Name of the school"
           value={draft.program.name}
-          onKeep={(name) => draft.make({ do: 'rename', name })}
+          onSave={(name) => draft.make({ do: 'rename', name })}
         />
         <div className="mt-3">
           <AddStep draft={draft} onAdded={onChoose} />
@@ -136,7 +136,7 @@ const NOTHING_BEGUN: readonly Edit[] = []
 interface FromProps {
   readonly school: School
   readonly newest: string
-  readonly kept: SchoolDraftKept | null
+  readonly kept: SavedSchoolDraft | null
 }
 
 /** Goes on from the version it began with, also when somebody saves a newer one meanwhile: saving then shows both. */
@@ -154,9 +154,9 @@ const FromVersion = ({ school, newest, kept }: FromProps) => {
 const EditorPage = () => {
   const { school: key = '' } = useParams()
   const { data, error, refetch } = useQuery('schools')
-  const [kept, setKept] = useState<SchoolDraftKept | null>()
+  const [kept, setSaved] = useState<SavedSchoolDraft | null>()
   useEffect(() => {
-    void keptSchoolDraft(key).then(setKept, () => setKept(null))
+    void savedSchoolDraft(key).then(setSaved, () => setSaved(null))
   }, [key])
   if (!data || kept === undefined) return <Loading error={error} retry={() => void refetch()} />
   const school = data.schools.find((one) => one.school === key && !one.ships)

@@ -48,13 +48,13 @@ const WholeNumber = ({
   hint,
   value,
   min,
-  onKeep,
+  onSave,
 }: {
   label: string
   hint: string
   value: number
   min: number
-  onKeep: (value: number) => void
+  onSave: (value: number) => void
 }) => (
   <Field label={label} hint={hint}>
     {(props) => (
@@ -66,7 +66,7 @@ const WholeNumber = ({
         defaultValue={value}
         onBlur={(e) => {
           const next = Math.round(Number(e.target.value))
-          if (Number.isFinite(next) && next !== value) onKeep(next)
+          if (Number.isFinite(next) && next !== value) onSave(next)
           e.target.value = String(value)
         }}
         {...props}
@@ -114,7 +114,7 @@ const OneGate = ({ gate, draft }: { gate: Gate; draft: SchoolDraft }) => {
               hint={`${youngestAt(gate.key)} or more; local law comes first.`}
               min={youngestAt(gate.key)}
               value={gate.leastMonths ?? 0}
-              onKeep={(months) => make({ do: 'gate-months', gate: gate.key, months })}
+              onSave={(months) => make({ do: 'gate-months', gate: gate.key, months })}
             />
           )}
           <WholeNumber
@@ -122,7 +122,7 @@ const OneGate = ({ gate, draft }: { gate: Gate; draft: SchoolDraft }) => {
             hint="A track without an answer for so long wants a first ask again."
             min={1}
             value={gate.freshDays}
-            onKeep={(days) => make({ do: 'gate-days', gate: gate.key, days })}
+            onSave={(days) => make({ do: 'gate-days', gate: gate.key, days })}
           />
         </div>
       </div>

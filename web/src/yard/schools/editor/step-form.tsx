@@ -101,7 +101,7 @@ export const StepForm = ({ step, draft }: Props) => {
       <TextInput
         label="Name"
         value={step.name}
-        onKeep={(name) => make({ do: 'name-step', step: step.key, name })}
+        onSave={(name) => make({ do: 'name-step', step: step.key, name })}
       />
       <RungList step={step} draft={draft} />
       <NeedList
@@ -115,7 +115,7 @@ export const StepForm = ({ step, draft }: Props) => {
       />
       <div>
         <Tick
-          label="Kept per side"
+          label="Asked on each side"
           hint="left and right are judged apart"
           on={step.sided}
           onTurn={(sided) => make({ do: 'sides', step: step.key, sided })}
@@ -138,7 +138,7 @@ export const StepForm = ({ step, draft }: Props) => {
               label={label}
               lines={4}
               value={card[part]}
-              onKeep={(words) => make({ do: 'card', step: step.key, words: { [part]: words } })}
+              onSave={(words) => make({ do: 'card', step: step.key, words: { [part]: words } })}
             />
           ))}
         </div>

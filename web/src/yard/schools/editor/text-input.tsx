@@ -6,11 +6,11 @@ interface Props {
   readonly hint?: string
   readonly value: string
   readonly lines?: number
-  readonly onKeep: (value: string) => void
+  readonly onSave: (value: string) => void
 }
 
 /** Words that are one edit when they are left, not one a letter. */
-export const TextInput = ({ label, hint, value, lines = 1, onKeep }: Props) => {
+export const TextInput = ({ label, hint, value, lines = 1, onSave }: Props) => {
   const [text, setText] = useState(value)
   const [shown, setShown] = useState(value)
   if (shown !== value) {
@@ -20,7 +20,7 @@ export const TextInput = ({ label, hint, value, lines = 1, onKeep }: Props) => {
   const keep = (): void => {
     const trimmed = text.trim()
     if (trimmed === '') setText(value)
-    else if (trimmed !== value) onKeep(trimmed)
+    else if (trimmed !== value) onSave(trimmed)
   }
   return (
     <Field label={label} {...(hint ? { hint } : {})}>

@@ -1,6 +1,6 @@
 import type { Program } from '@still-pine/core/program'
 import { applyEdit, drafted, type Edit } from '@still-pine/core/school-edit'
-import { keepSchoolDraft } from '@still-pine/device'
+import { saveSchoolDraft } from '@still-pine/device'
 import { useMemo, useState } from 'react'
 import { toast } from '../../../ui/toast'
 
@@ -24,7 +24,7 @@ export const useDraft = (programId: string, base: Program, begun: readonly Edit[
   const change = (next: readonly Edit[]): void => {
     setEdits(next)
     // A device that keeps nothing still edits; only a reload would lose the draft.
-    void keepSchoolDraft(base.school, { programId, edits: next }).catch(() => undefined)
+    void saveSchoolDraft(base.school, { programId, edits: next }).catch(() => undefined)
   }
   return {
     base,

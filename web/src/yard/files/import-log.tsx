@@ -51,7 +51,7 @@ interface Props {
 }
 
 /** A log from elsewhere: its columns, what will be read and what refused, then all of it or nothing. */
-export const BringLog = ({ reader, file, fileName, timeZone }: Props) => {
+export const ImportLog = ({ reader, file, fileName, timeZone }: Props) => {
   const horses = useKnownHorses()
   const [mapping, setMapping] = useState<LogMapping>(file.mapping)
   const [style, setStyle] = useState<DateStyle | null>(null)
@@ -80,7 +80,7 @@ export const BringLog = ({ reader, file, fileName, timeZone }: Props) => {
     setNow(null)
   }
   if (ended?.step === 'done') return <EndedNotice ended={ended} />
-  const mayBring =
+  const mayImport =
     preview !== null && preview.answers > 0 && (preview.faultCount === 0 || without) && now === null
   return (
     <div className="flex flex-col gap-6">
@@ -135,7 +135,7 @@ export const BringLog = ({ reader, file, fileName, timeZone }: Props) => {
           )}
           {now && <SendingBar now={now} />}
           {ended && <EndedNotice ended={ended} />}
-          <Button look="act" className="self-start" disabled={!mayBring} onClick={() => void bring()}>
+          <Button look="act" className="self-start" disabled={!mayImport} onClick={() => void bring()}>
             Bring in {preview ? preview.answers.toLocaleString() : ''} answers
           </Button>
         </div>

@@ -8,14 +8,14 @@ import type { ReadFile } from '../../threads/log-reader.worker'
 import { Button } from '../../ui/button'
 import { Field, INPUT, Notice } from '../../ui/field'
 import { Loading } from '../../shared/loading'
-import { BringLog } from './bring-log'
+import { ImportLog } from './import-log'
 import { EndedNotice, SendingBar } from './sending-bar'
 import { useLogReader } from './use-log-reader'
 
 const isYard = (file: File): boolean => file.name.toLowerCase().endsWith('.json')
 
 /** A whole yard's document: sent as it is. */
-const BringYard = ({ file }: { file: File }) => {
+const ImportYard = ({ file }: { file: File }) => {
   const [now, setNow] = useState<Sending | null>(null)
   const [ended, setEnded] = useState<Ended | null>(null)
   const bring = async (): Promise<void> => {
@@ -43,7 +43,7 @@ const BringYard = ({ file }: { file: File }) => {
 }
 
 /** Files from elsewhere: a log of answers, or a whole yard. */
-const BringInPage = () => {
+const ImportPage = () => {
   const { data: me } = useQuery('me')
   const reader = useLogReader()
   const [file, setFile] = useState<File | null>(null)
@@ -90,10 +90,10 @@ const BringInPage = () => {
             </Field>
           </div>
           {fault && <Notice tone="stop">{fault}</Notice>}
-          {file && isYard(file) && <BringYard key={file.name + file.lastModified} file={file} />}
+          {file && isYard(file) && <ImportYard key={file.name + file.lastModified} file={file} />}
           {file && !isYard(file) && !log && !fault && <p role="status">Reading …</p>}
           {file && log && (
-            <BringLog
+            <ImportLog
               key={file.name + file.lastModified}
               reader={reader}
               file={log}
@@ -109,4 +109,4 @@ const BringInPage = () => {
   )
 }
 
-export default BringInPage
+export default ImportPage

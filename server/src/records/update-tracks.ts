@@ -16,7 +16,7 @@ export interface NewEvidence extends TrackedAnswer {
 }
 
 /** A horse whose history is held, and where it ended before. */
-interface HorseToKeep {
+interface HorseToSave {
   readonly id: string
   readonly program: Program
   readonly tip: HorseTip
@@ -39,7 +39,7 @@ const latest = (tip: HorseTip, answers: readonly NewEvidence[]): HorseTip =>
  */
 export const rebuildHorse = async (
   yard: Yard,
-  { id: horseId, program }: Pick<HorseToKeep, 'id' | 'program'>,
+  { id: horseId, program }: Pick<HorseToSave, 'id' | 'program'>,
   from: string | null = null,
 ): Promise<void> => {
   const { client, yardId } = yard
@@ -69,9 +69,9 @@ const append = async (
  * Brings a horse up to date after a batch: one update for each new answer where all of them are the newest, and otherwise
  * all of it again. The horse must be locked.
  */
-export const keepTracks = async (
+export const updateTracks = async (
   yard: Yard,
-  { id: horseId, program, tip }: HorseToKeep,
+  { id: horseId, program, tip }: HorseToSave,
   { added, voidedDays }: { added: readonly NewEvidence[]; voidedDays: ReadonlySet<string> },
 ): Promise<void> => {
   const [firstDay] = [...added.map(({ day }) => day), ...voidedDays].sort()

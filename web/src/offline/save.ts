@@ -1,10 +1,10 @@
 import type { BatchItem } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import { toast } from '../ui/toast'
-import { keepWaiting } from '@still-pine/device'
+import { saveWaiting } from '@still-pine/device'
 
 /** Said where this device could not keep something; nothing on the screen pretends otherwise. */
-export const sayNotKept = (): void =>
+export const sayNotSaved = (): void =>
   void toast.error('Not kept: this device has no room left. Free some, then do it again.', {
     duration: 20_000,
   })
@@ -33,12 +33,12 @@ export const sayWhileSlow = async <T>(keeping: Promise<T>): Promise<T> => {
 }
 
 /** Keeps something on this device, from where it is sent as soon as there is signal; says whether it could. */
-export const keepHere = async (personId: string, horseId: string, item: BatchItem): Promise<boolean> => {
+export const saveHere = async (personId: string, horseId: string, item: BatchItem): Promise<boolean> => {
   try {
-    await sayWhileSlow(keepWaiting({ id: idOfItem(item), personId, horseId, item, readyAt: 0 }))
+    await sayWhileSlow(saveWaiting({ id: idOfItem(item), personId, horseId, item, readyAt: 0 }))
     return true
   } catch {
-    sayNotKept()
+    sayNotSaved()
     return false
   }
 }

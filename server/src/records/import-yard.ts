@@ -11,7 +11,7 @@ import { flawsOf, misfitOf, stepOf, withSafety, type Program } from '@still-pine
 import { v7 as uuid } from 'uuid'
 import { insertProgram } from '../data/programs'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
-import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
+import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotImported, type Bring, type Tell } from './importing'
 import { jsonRecords, NotOneObject } from './json-records'
 import { asWrittenNow } from './older-documents'
 import { rebuildAll } from './rebuild'
@@ -23,18 +23,18 @@ const OLDEST_READ = 1
 /** The head must be known before anything is written. */
 const checkHead = (head: Readonly<Record<string, unknown>>): YardHead => {
   if (head.format !== YARD_FORMAT)
-    throw new NotBrought('This is not the document of a yard.', [
+    throw new NotImported('This is not the document of a yard.', [
       `It does not begin with "format": "${YARD_FORMAT}".`,
     ])
   if (typeof head.version === 'number' && head.version > YARD_FORMAT_VERSION)
-    throw new NotBrought('This document was written by a newer Still Pine.', [
+    throw new NotImported('This document was written by a newer Still Pine.', [
       `It is of format version ${head.version}; this one reads up to version ${YARD_FORMAT_VERSION}. Update first.`,
     ])
   const isRead = Number.isInteger(head.version) && (head.version as number) >= OLDEST_READ
   const known = isRead ? { ...head, version: YARD_FORMAT_VERSION } : head
   const parsed = YardHead.safeParse(known)
   if (!parsed.success)
-    throw new NotBrought('The head of this document cannot be read.', issueWords('Head', parsed.error))
+    throw new NotImported('The head of this document cannot be read.', issueWords('Head', parsed.error))
   return parsed.data
 }
 
@@ -61,7 +61,7 @@ class YardWriter {
   async take(key: string, value: unknown): Promise<void> {
     if (!isPart(key)) {
       if (this.part === null) this.head[key] = value
-      else throw new NotBrought('This document cannot be read.', [`“${key}” is no part of a yard.`])
+      else throw new NotImported('This document cannot be read.', [`“${key}” is no part of a yard.`])
       return
     }
     if (this.part !== key) await this.open(key)
@@ -86,7 +86,7 @@ class YardWriter {
       await renameYard(this.yard.client, yard)
       await clearPrograms(this.yard.client)
     } else if (YARD_PART_NAMES.indexOf(part) < YARD_PART_NAMES.indexOf(this.part))
-      throw new NotBrought('This document cannot be read.', [`“${part}” must stand before “${this.part}”.`])
+      throw new NotImported('This document cannot be read.', [`“${part}” must stand before “${this.part}”.`])
     await this.write()
     this.stopIfRefused()
     this.part = part
@@ -100,7 +100,7 @@ class YardWriter {
 
   private stopIfRefused(): void {
     if (this.reasons.length > 0)
-      throw new NotBrought(
+      throw new NotImported(
         'Nothing was brought in: some records cannot be read.',
         this.reasons.slice(0, MOST_REASONS),
       )
@@ -141,7 +141,7 @@ class YardWriter {
     else {
       const written = await guarded(() => insertPart(yard.client, yard.yardId, { part, records }))
       if (written !== records.length)
-        throw new NotBrought('Nothing was brought in: it does not fit together.', [
+        throw new NotImported('Nothing was brought in: it does not fit together.', [
           `Some ${part} name a program that is not there.`,
         ])
     }
@@ -149,19 +149,19 @@ class YardWriter {
   }
 }
 
-const brokenJson = (error: unknown): NotBrought | null => {
-  if (error instanceof NotBrought) return error
-  if (error instanceof NotOneObject) return new NotBrought('This document cannot be read.', [error.message])
+const brokenJson = (error: unknown): NotImported | null => {
+  if (error instanceof NotImported) return error
+  if (error instanceof NotOneObject) return new NotImported('This document cannot be read.', [error.message])
   const { message } = error as Error
   return /Parser|JSON|encoded data/i.test(message)
-    ? new NotBrought('This document is not JSON that can be read.', [message])
+    ? new NotImported('This document is not JSON that can be read.', [message])
     : null
 }
 
 /** Brings a whole yard into an empty one: all of it, or an error that says why not. */
-export const bringYard: Bring = async (yard, bytes, tell) => {
+export const importYard: Bring = async (yard, bytes, tell) => {
   if (await hasHorses(yard.client))
-    throw new NotBrought('This yard has horses already.', [
+    throw new NotImported('This yard has horses already.', [
       'A whole yard goes into an empty one. A log of answers (CSV) can be added to what is here.',
     ])
   const writer = new YardWriter(yard, tell)

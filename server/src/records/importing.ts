@@ -2,7 +2,7 @@ import type { Progress } from '@still-pine/contract'
 import type { Yard } from './yard'
 
 /** Why nothing was brought in. */
-export class NotBrought extends Error {
+export class NotImported extends Error {
   constructor(
     readonly title: string,
     readonly reasons: readonly string[] = [],
@@ -45,7 +45,7 @@ export const guarded = async <T>(work: () => Promise<T>): Promise<T> => {
   } catch (error) {
     const reason = databaseReason(error)
     if (reason === null) throw error
-    throw new NotBrought('Nothing was brought in: it does not fit together.', [reason])
+    throw new NotImported('Nothing was brought in: it does not fit together.', [reason])
   }
 }
 

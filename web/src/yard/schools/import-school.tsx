@@ -55,7 +55,7 @@ const Found = ({
 }
 
 /** Brings a school in from its file: all of it, or nothing and what is wrong, line by line. */
-export const BringSchool = ({ schools }: { schools: readonly School[] }) => {
+export const ImportSchool = ({ schools }: { schools: readonly School[] }) => {
   const [read, setRead] = useState<ReadSchool | null>(null)
   const open = async (file: File | undefined): Promise<void> =>
     setRead(file ? readSchool(await file.text()) : null)

@@ -1,9 +1,9 @@
-import { BroughtLine } from '@still-pine/contract'
+import { ImportedLine } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { markOf, misfitOf, stepOf, type Program } from '@still-pine/core/program'
 import { allHorses, lockHorses } from '../data/horses'
 import { insertPart, saveAllTips } from '../data/yard-file'
-import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotBrought, type Bring, type Tell } from './bringing'
+import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotImported, type Bring, type Tell } from './importing'
 import { dayFault } from '@still-pine/use-cases'
 import { programNamed } from '../parts/programs'
 import { rebuildAll } from './rebuild'
@@ -21,18 +21,18 @@ const linesIn = async function* (bytes: AsyncIterable<Uint8Array>): AsyncGenerat
   if (rest.trim() !== '') yield rest
 }
 
-type Answer = Extract<BroughtLine, { do: 'answer' }>
+type Answer = Extract<ImportedLine, { do: 'answer' }>
 
-const parsedLine = (text: string, n: number): BroughtLine => {
+const parsedLine = (text: string, n: number): ImportedLine => {
   let value: unknown
   try {
     value = JSON.parse(text)
   } catch {
-    throw new NotBrought('This log cannot be read.', [`Object ${n} is not JSON.`])
+    throw new NotImported('This log cannot be read.', [`Object ${n} is not JSON.`])
   }
-  const parsed = BroughtLine.safeParse(value)
+  const parsed = ImportedLine.safeParse(value)
   if (!parsed.success)
-    throw new NotBrought('This log cannot be read.', issueWords(`Object ${n}`, parsed.error))
+    throw new NotImported('This log cannot be read.', issueWords(`Object ${n}`, parsed.error))
   return parsed.data
 }
 
@@ -57,11 +57,13 @@ class LogWriter {
     private readonly tell: Tell,
   ) {}
 
-  async take(line: BroughtLine): Promise<void> {
+  async take(line: ImportedLine): Promise<void> {
     if (line.do === 'session') {
       const { horseId, ...session } = line.session
       if (!this.horses.has(horseId))
-        throw new NotBrought('Nothing was brought in.', ['A session names a horse that is not in your yard.'])
+        throw new NotImported('Nothing was brought in.', [
+          'A session names a horse that is not in your yard.',
+        ])
       const day = dayIn(this.yard.timeZone, new Date(session.startedAt))
       this.horseOfSession.set(session.id, horseId)
       this.sessions.push({
@@ -80,7 +82,7 @@ class LogWriter {
   async end(): Promise<void> {
     await this.write()
     if (this.reasons.length > 0)
-      throw new NotBrought('Nothing was brought in.', this.reasons.slice(0, MOST_REASONS))
+      throw new NotImported('Nothing was brought in.', this.reasons.slice(0, MOST_REASONS))
   }
 
   private faultOf({ answer }: Answer): string | null {
@@ -101,7 +103,7 @@ class LogWriter {
     const fault = this.faultOf(line)
     if (fault !== null) {
       this.reasons.push(`Line ${line.line}: ${fault}`)
-      if (this.reasons.length >= MOST_REASONS) throw new NotBrought('Nothing was brought in.', this.reasons)
+      if (this.reasons.length >= MOST_REASONS) throw new NotImported('Nothing was brought in.', this.reasons)
       return
     }
     const { horseId, sessionId, ...answer } = line.answer
@@ -134,7 +136,7 @@ class LogWriter {
 }
 
 /** Brings in a log of answers of this yard's horses: all of it, or an error that says why not. */
-export const bringLog: Bring = async (yard, bytes, tell) => {
+export const importLog: Bring = async (yard, bytes, tell) => {
   const horses = new Map<string, HorseOfLog>()
   const all = await allHorses(yard.client)
   // Whoever logs meanwhile waits, and nobody waits for each other.

@@ -16,7 +16,7 @@ import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '.
 import { apart } from '../data/sql'
 import { programNamed } from '../parts/programs'
 import { putIncident } from './care'
-import { keepTracks, type NewEvidence } from './keep-tracks'
+import { updateTracks, type NewEvidence } from './update-tracks'
 import { dayIn } from './yard-day'
 import { todayIn, type Yard } from './yard'
 
@@ -207,7 +207,7 @@ const replyTo = (item: BatchItem, verdict: Verdict, failed: ReadonlySet<string>)
 }
 
 /** Keeps a batch item by item, in order; what cannot be kept is refused with its reason and stops nothing else. */
-export const keepBatch = async (yard: Yard, sentAt: string, raw: readonly unknown[]): Promise<BatchReply> => {
+export const saveBatch = async (yard: Yard, sentAt: string, raw: readonly unknown[]): Promise<BatchReply> => {
   const read = raw.map(readItem)
   const items = read.filter(isItem)
   const { tips, ...parts } = await partsOf(yard, items)
@@ -227,7 +227,7 @@ export const keepBatch = async (yard: Yard, sentAt: string, raw: readonly unknow
   const writer = new ChangeWriter(yard, named)
   const failed = await writeAll(yard, writer, changes)
   for (const [id, written] of writer.byHorse)
-    await keepTracks(yard, { id, program: parts.horses.get(id)!.program, tip: tips.get(id)! }, written)
+    await updateTracks(yard, { id, program: parts.horses.get(id)!.program, tip: tips.get(id)! }, written)
   const replies = new Map(items.map((item, i) => [item, replyTo(item, verdicts[i]!, failed)]))
   return { items: read.map((one) => (isItem(one) ? replies.get(one)! : one)) }
 }
