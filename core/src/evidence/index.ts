@@ -1,3 +1,4 @@
+export * from './day-ends'
 export * from './by-circumstance'
 export * from './differences'
 export * from './gap-over'

@@ -1,6 +1,7 @@
 import { isLight, isTight, type Day, type Side } from '../answer'
 import { askedOn, freshBelief, lightChance, notTightChance, restedTo, type Model } from '../judgement'
 import { rungAt, sidesAnswered, stepOf, type Program } from '../program'
+import { dayEndOf, type DayEnd } from './day-ends'
 import {
   noRecords,
   recordsWith,
@@ -76,6 +77,8 @@ const predictionsBefore = (
 /** A horse's tracks after some answers, and every prediction on the way with the answer it was made for. */
 export interface Replay<T> {
   readonly records: Records
+  /** How the horse stood at the end of each day that a later one followed, oldest first. */
+  readonly dayEnds: readonly DayEnd[]
   readonly predictions: readonly (Prediction & Evening & { readonly answer: T })[]
   /** Days that were begun before these answers, and how the tracks stand after them now. */
   readonly goneOn: readonly Evening[]
@@ -91,6 +94,7 @@ export const predictingOn = <T extends TrackedAnswer>(
   { before, answers }: { before: Records; answers: readonly T[] },
 ): Replay<T> => {
   const records = { horse: before.horse, tracks: new Map(before.tracks) }
+  const dayEnds: DayEnd[] = []
   const evenings: Evening[] = []
   const noteEvening = (key: TrackKey): void => {
     const record = records.tracks.get(key)
@@ -102,6 +106,9 @@ export const predictingOn = <T extends TrackedAnswer>(
   }
   const begun: (Prediction & { readonly answer: T })[] = []
   for (const answer of answers) {
+    const { lastDay } = records.horse
+    if (lastDay !== null && answer.day > lastDay && dayEnds.at(-1)?.day !== lastDay)
+      dayEnds.push(dayEndOf(records, lastDay))
     for (const prediction of predictionsBefore(model, program, { records, answer })) {
       noteEvening(trackKey(prediction.step, prediction.side))
       begun.push({ ...prediction, answer })
@@ -112,7 +119,7 @@ export const predictingOn = <T extends TrackedAnswer>(
   const eveningOf = new Map(evenings.map((one) => [dayKey(one), one]))
   const predictions = begun.map((one) => ({ ...one, evening: eveningOf.get(dayKey(one))!.evening }))
   for (const one of begun) eveningOf.delete(dayKey(one))
-  return { records, predictions, goneOn: [...eveningOf.values()] }
+  return { records, dayEnds, predictions, goneOn: [...eveningOf.values()] }
 }
 
 /** Works a horse's whole history out, oldest answer first. */

@@ -6,6 +6,8 @@ import { maybeRow, rows, run, sql, type Client } from './sql'
 
 export interface Evidence extends TrackedAnswer {
   readonly id: string
+  readonly sessionId: string
+  readonly personId: string
   readonly at: Date
   readonly seq: number
 }
@@ -106,18 +108,23 @@ export const insertVoidings = (
         on conflict do nothing`,
   )
 
-/** A horse's answers on some steps that still stand, in the order they were given. */
+/** A horse's answers on some steps that still stand, in the order they were given; of days after one and up to another. */
 export const evidence = (
   client: Client,
   horseId: string,
-  { steps, upTo }: { steps: readonly string[]; upTo: string | null },
+  {
+    steps,
+    after = null,
+    upTo = null,
+  }: { steps: readonly string[]; after?: string | null; upTo?: string | null },
 ) =>
   rows<Evidence>(
     client,
-    sql`select a.id, a.seq, a.at, a.day, a.step, a.side, a.rung, a.grade, a.calm, a.by_chance as "byChance",
-               a.recalled, a.uncued, a.place, a.moving
+    sql`select a.id, a.session_id as "sessionId", a.person_id as "personId", a.seq, a.at, a.day, a.step, a.side,
+               a.rung, a.grade, a.calm, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving
         from answer a left join voiding v on v.answer_id = a.id
         where a.horse_id = ${horseId} and a.step = any(${steps}) and v.id is null
+          and (${after}::date is null or a.day > ${after}::date)
           and (${upTo}::date is null or a.day <= ${upTo}::date)
         order by a.at, a.seq`,
   )

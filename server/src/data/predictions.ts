@@ -5,7 +5,7 @@ import { rows, run, sql, type Client } from './sql'
 
 /** A prediction with the answer that put it to the test, and how the track stood that evening. */
 export interface PredictionToSave extends Prediction, Evening {
-  readonly answer: { readonly id: string }
+  readonly answer: { readonly id: string; readonly sessionId: string; readonly personId: string }
 }
 
 /**
@@ -23,16 +23,14 @@ export const savePredictions = async (
     client,
     sql`insert into prediction (yard_id, horse_id, answer_id, session_id, person_id, step, side, day, chance, light,
                                 calm_chance, tight, morning, evening)
-        select ${yardId}, ${horseId}, p.id, a.session_id, a.person_id, p.step, p.side, p.day, p.chance, p.light,
-               p.calm_chance, p.tight, p.morning, p.evening
-        from unnest(${column(({ answer }) => answer.id)}::uuid[], ${column(({ step }) => step)}::text[],
+        select ${yardId}, ${horseId}, p.*
+        from unnest(${column(({ answer }) => answer.id)}::uuid[], ${column(({ answer }) => answer.sessionId)}::uuid[],
+                    ${column(({ answer }) => answer.personId)}::uuid[], ${column(({ step }) => step)}::text[],
                     ${column(({ side }) => side)}::text[], ${column(({ day }) => day)}::date[],
                     ${column(({ chance }) => chance)}::double precision[], ${column(({ light }) => light)}::boolean[],
                     ${column(({ calmChance }) => calmChance)}::double precision[],
                     ${column(({ tight }) => tight)}::boolean[], ${column(({ morning }) => morning)}::double precision[],
-                    ${column(({ evening }) => evening)}::double precision[])
-             as p(id, step, side, day, chance, light, calm_chance, tight, morning, evening)
-        join answer a on a.id = p.id
+                    ${column(({ evening }) => evening)}::double precision[]) as p
         on conflict (yard_id, answer_id, side) do update set morning = excluded.morning, evening = excluded.evening`,
   )
 }

@@ -11,7 +11,7 @@ import {
 import type { CountedTrack } from '@still-pine/use-cases'
 import { rows, run, sql, type Client } from './sql'
 
-interface Row {
+export interface TrackRow {
   readonly step: string
   readonly side: Side
   readonly ability: Buffer
@@ -29,7 +29,7 @@ const toBytes = (density: Float64Array): Buffer =>
   Buffer.from(density.buffer, density.byteOffset, density.byteLength)
 const fromBytes = (bytes: Buffer): Float64Array => new Float64Array(new Uint8Array(bytes).buffer)
 
-const toRecord = (row: Row): TrackRecord => ({
+export const toRecord = (row: TrackRow): TrackRecord => ({
   belief: {
     ability: fromBytes(row.ability),
     calm: fromBytes(row.calm),
@@ -70,7 +70,7 @@ export const tracksOf = async (
   horseId: string,
   step: string | null = null,
 ): Promise<Map<TrackKey, TrackRecord>> => {
-  const found = await rows<Row>(
+  const found = await rows<TrackRow>(
     client,
     sql`select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
                days_worked as "daysWorked", start, covariance, tally
@@ -79,29 +79,39 @@ export const tracksOf = async (
   return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
 }
 
+/** The columns of tracks as they are written, one array each. */
+export const columnsOf = (all: readonly (readonly [TrackKey, TrackRecord])[]) => {
+  const column = <T>(value: (key: TrackKey, record: TrackRecord) => T): T[] =>
+    all.map(([key, record]) => value(key, record))
+  return {
+    step: column((key) => trackOf(key).step),
+    side: column((key) => trackOf(key).side),
+    ability: column((_, { belief }) => toBytes(belief.ability)),
+    calm: column((_, { belief }) => toBytes(belief.calm)),
+    logLikelihood: column((_, { belief }) => belief.logLikelihood),
+    lastDay: column((_, { belief }) => belief.lastDay),
+    daysWorked: column((_, { belief }) => belief.daysWorked),
+    start: column((_, { belief }) => JSON.stringify(belief.start)),
+    covariance: column((_, { belief }) => JSON.stringify(belief.covariance)),
+    tally: column((_, { tally }) => JSON.stringify(tally)),
+  }
+}
+
 export const saveTracks = async (
   client: Client,
   yardId: string,
   { horseId, records }: { horseId: string; records: ReadonlyMap<TrackKey, TrackRecord> },
 ): Promise<void> => {
-  const all = [...records]
-  if (all.length === 0) return
-  const column = <T>(value: (key: TrackKey, record: TrackRecord) => T): T[] =>
-    all.map(([key, record]) => value(key, record))
+  if (records.size === 0) return
+  const of = columnsOf([...records])
   await run(
     client,
     sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
                            start, covariance, tally)
         select ${yardId}, ${horseId}, t.*
-        from unnest(${column((key) => trackOf(key).step)}::text[], ${column((key) => trackOf(key).side)}::text[],
-                    ${column((_, { belief }) => toBytes(belief.ability))}::bytea[],
-                    ${column((_, { belief }) => toBytes(belief.calm))}::bytea[],
-                    ${column((_, { belief }) => belief.logLikelihood)}::double precision[],
-                    ${column((_, { belief }) => belief.lastDay)}::date[],
-                    ${column((_, { belief }) => belief.daysWorked)}::integer[],
-                    ${column((_, { belief }) => JSON.stringify(belief.start))}::jsonb[],
-                    ${column((_, { belief }) => JSON.stringify(belief.covariance))}::jsonb[],
-                    ${column((_, { tally }) => JSON.stringify(tally))}::jsonb[]) as t
+        from unnest(${of.step}::text[], ${of.side}::text[], ${of.ability}::bytea[], ${of.calm}::bytea[],
+                    ${of.logLikelihood}::double precision[], ${of.lastDay}::date[], ${of.daysWorked}::integer[],
+                    ${of.start}::jsonb[], ${of.covariance}::jsonb[], ${of.tally}::jsonb[]) as t
           on conflict (yard_id, horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
             days_worked = excluded.days_worked, start = excluded.start, covariance = excluded.covariance,

@@ -2,6 +2,7 @@ import type { Horse, Progress } from '@still-pine/contract'
 import type { Program } from '@still-pine/core/program'
 import type { Records, TrackKey, TrackRecord } from '@still-pine/core/readiness'
 import { evidence, type Evidence } from '../data/answers'
+import { deleteDayEnds, saveDayEnds } from '../data/day-ends'
 import { allHorses, lockHorse, touchHorse } from '../data/horses'
 import { deleteStrayPredictions, savePredictions } from '../data/predictions'
 import { recordsOf, replaceRecords } from '../data/tracks'
@@ -73,7 +74,7 @@ const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored
   await lockHorse(client, horse.id)
   const program = await programNamed(client, yardId, horse.programId)
   const steps = program.steps.map(({ key }) => key)
-  const answers = await evidence(client, horse.id, { steps, upTo: null })
+  const answers = await evidence(client, horse.id, { steps })
   return { horse, program, answers, records: await recordsOf(client, horse.id) }
 }
 
@@ -81,7 +82,7 @@ const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored
 const mend = async (
   { client, yardId }: Yard,
   { horse, program, records: stored }: Stored,
-  { records, predictions }: Replayed,
+  { records, predictions, ends }: Replayed,
 ): Promise<readonly TrackKey[]> => {
   const tracks = differing(stored, records)
   const steps = program.steps.map(({ key }) => key)
@@ -89,6 +90,8 @@ const mend = async (
   await savePredictions(client, yardId, { horseId: horse.id, predictions })
   if (tracks.length > 0) {
     await replaceRecords(client, yardId, { horseId: horse.id, records })
+    await deleteDayEnds(client, horse.id, null)
+    await saveDayEnds(client, yardId, { horseId: horse.id, ends })
     await touchHorse(client, horse.id)
   }
   return tracks

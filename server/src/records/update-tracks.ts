@@ -1,19 +1,16 @@
 import { STANDARD_MODEL } from '@still-pine/core/judgement'
-import { predictingOn } from '@still-pine/core/evidence'
+import { dayEndsSince, dayEndsToSave, predictingOn } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
-import type { Records, TrackedAnswer } from '@still-pine/core/readiness'
-import { evidence } from '../data/answers'
+import type { Records } from '@still-pine/core/readiness'
+import { evidence, type Evidence } from '../data/answers'
+import { deleteDayEnds, saveDayEnds, stoodBefore, thinDayEnds } from '../data/day-ends'
 import { saveTip, type HorseTip } from '../data/horses'
 import { deletePredictions, deleteStrayPredictions, saveEvenings, savePredictions } from '../data/predictions'
 import { recordsOf, replaceRecords, saveStanding, saveTracks } from '../data/tracks'
 import { forThreads } from '../parts/programs'
 import type { Yard } from './yard'
 
-export interface NewEvidence extends TrackedAnswer {
-  readonly id: string
-  readonly at: Date
-  readonly seq: number
-}
+export type NewEvidence = Evidence
 
 /** A horse whose history is held, and where it ended before. */
 interface HorseToSave {
@@ -34,8 +31,8 @@ const latest = (tip: HorseTip, answers: readonly NewEvidence[]): HorseTip =>
   )
 
 /**
- * Works a horse out again from the answers that stand. What was predicted stays as it was said, but from the day `from`
- * on, whose answers have changed.
+ * Works a horse out again from the answers that stand: from the day `from` on, whose answers have changed, where it is
+ * saved how it stood before, and else all of it. What was predicted before that day stays as it was said.
  */
 export const rebuildHorse = async (
   yard: Yard,
@@ -44,25 +41,37 @@ export const rebuildHorse = async (
 ): Promise<void> => {
   const { client, yardId } = yard
   const steps = program.steps.map(({ key }) => key)
-  const answers = await evidence(client, horseId, { steps, upTo: null })
-  const { records, predictions } = await yard.threads.replay({ program: forThreads(program), answers })
-  await replaceRecords(client, yardId, { horseId, records })
+  const before = from === null ? undefined : await stoodBefore(client, horseId, from)
+  const answers = await evidence(client, horseId, { steps, after: before?.day ?? null })
+  const made = await yard.threads.replay({
+    program: forThreads(program),
+    answers,
+    ...(before ? { before: { horse: before.horse, tracks: before.tracks } } : {}),
+  })
+  await replaceRecords(client, yardId, { horseId, records: made.records })
+  await deleteDayEnds(client, horseId, before?.day ?? null)
+  await saveDayEnds(client, yardId, { horseId, ends: made.ends })
   if (from !== null) await deletePredictions(client, horseId, from)
   await deleteStrayPredictions(client, horseId, steps)
-  await savePredictions(client, yardId, { horseId, predictions })
+  await savePredictions(client, yardId, { horseId, predictions: made.predictions })
 }
 
 const append = async (
-  yard: Yard,
+  { client, yardId }: Yard,
   horseId: string,
   { program, before, answers }: { program: Program; before: Records; answers: readonly NewEvidence[] },
 ): Promise<void> => {
-  const { records, predictions, goneOn } = predictingOn(STANDARD_MODEL, program, { before, answers })
-  const touched = new Map([...records.tracks].filter(([key, record]) => record !== before.tracks.get(key)))
-  await saveTracks(yard.client, yard.yardId, { horseId, records: touched })
-  await saveStanding(yard.client, horseId, records.horse)
-  await savePredictions(yard.client, yard.yardId, { horseId, predictions })
-  await saveEvenings(yard.client, horseId, goneOn)
+  const made = predictingOn(STANDARD_MODEL, program, { before, answers })
+  const { horse, tracks } = made.records
+  const touched = new Map([...tracks].filter(([key, record]) => record !== before.tracks.get(key)))
+  await saveTracks(client, yardId, { horseId, records: touched })
+  await saveStanding(client, horseId, horse)
+  await savePredictions(client, yardId, { horseId, predictions: made.predictions })
+  await saveEvenings(client, horseId, made.goneOn)
+  if (made.dayEnds.length === 0) return
+  const since = dayEndsSince(horse.lastDay)
+  await saveDayEnds(client, yardId, { horseId, ends: dayEndsToSave(made.dayEnds, since) })
+  await thinDayEnds(client, horseId, since)
 }
 
 /**

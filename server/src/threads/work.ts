@@ -1,13 +1,21 @@
 import { STANDARD_MODEL } from '@still-pine/core/judgement'
-import { replayPredicting, type Replay as JudgedHistory } from '@still-pine/core/evidence'
+import {
+  dayEndsSince,
+  dayEndsToSave,
+  predictingOn,
+  type Replay as JudgedHistory,
+  type SavedDayEnds,
+} from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
-import { viewsOf, type Facts, type Records, type TrackedAnswer } from '@still-pine/core/readiness'
+import { noRecords, viewsOf, type Facts, type Records, type TrackedAnswer } from '@still-pine/core/readiness'
 import { judgedFrom, type Judged } from '@still-pine/use-cases'
 
 // What takes long, as functions of plain values: they run on a thread, or here.
 
 interface Tested {
   readonly id: string
+  readonly sessionId: string
+  readonly personId: string
 }
 
 /** A program under a name of its own: what core remembers of its steps is found again by it. */
@@ -31,20 +39,27 @@ const programOf = ({ key, document }: KnownProgram): Program => {
 
 export interface History {
   readonly program: KnownProgram
+  /** How the horse stood before these answers; nothing where they are all there are. */
+  readonly before?: Records
   /** The answers that stand, in the order they were given. */
   readonly answers: readonly (TrackedAnswer & Tested)[]
 }
 
-export type Replayed = JudgedHistory<Tested>
+export interface Replayed extends Pick<JudgedHistory<Tested>, 'records' | 'predictions'> {
+  readonly ends: SavedDayEnds
+}
 
 /** Works every track of a horse out from its history, and what was predicted on the way. */
-export const replay = ({ program, answers }: History): Replayed => {
-  const { predictions, ...judged } = replayPredicting(STANDARD_MODEL, programOf(program), answers)
-  // Of an answer only its id goes back to whoever asked.
-  return {
-    ...judged,
-    predictions: predictions.map(({ answer: { id }, ...prediction }) => ({ ...prediction, answer: { id } })),
-  }
+export const replay = ({ program, before = noRecords(STANDARD_MODEL), answers }: History): Replayed => {
+  const replayed = predictingOn(STANDARD_MODEL, programOf(program), { before, answers })
+  const { records, dayEnds } = replayed
+  // Of an answer only the ids go back to whoever asked.
+  const predictions = replayed.predictions.map(({ answer: { id, sessionId, personId }, ...prediction }) => ({
+    ...prediction,
+    answer: { id, sessionId, personId },
+  }))
+  const { lastDay } = records.horse
+  return { records, predictions, ends: dayEndsToSave(dayEnds, dayEndsSince(lastDay)) }
 }
 
 export interface ToJudge {
