@@ -15,7 +15,10 @@ export default defineConfig({
     locale: 'en-GB',
     // What is kept on a device has tests of its own; everywhere else a page is fetched anew.
     serviceWorkers: 'block',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--disable-gpu', '--disable-features=PaintHolding'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--disable-gpu', '--disable-features=PaintHolding'],
+    },
     trace: 'off',
   },
 })

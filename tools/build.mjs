@@ -120,6 +120,7 @@ export const buildReckon = async () => {
 const bundleServer = async () => {
   await bundle('server/src/main.ts', 'server/dist/main.js')
   await bundle('server/src/rebuild-main.ts', 'server/dist/rebuild.js')
+  await bundle('server/src/fit-main.ts', 'server/dist/fit.js')
   await bundle('server/src/threads/work.ts', 'server/dist/work.js')
 }
 

@@ -67,6 +67,7 @@ export const addresses = {
   evidence: get('/horses/{horseId}/evidence'),
   reading: get('/reading'),
   judging: get('/judging'),
+  putFit: put('/judging/fit'),
 
   // Sessions and answers.
   batch: post('/answers/batch'),

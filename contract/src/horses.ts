@@ -60,6 +60,17 @@ const HandOverSteps = z.array(StepKey).max(200)
 
 export const PutHandOver = z.object({ steps: HandOverSteps, version: versionFrom(1) })
 
+/** Values that a yard's log has moved from the defaults. */
+export const FittedValues = z.object({
+  startMean: z.number(),
+  startSd: z.number(),
+  talentSd: z.number(),
+  speedMean: z.number(),
+  noise: z.number(),
+  cold: z.number(),
+  rungStep: z.number(),
+})
+
 export const Horse = HorseForm.extend({
   id: Id,
   version: z.number().int(),
@@ -68,6 +79,8 @@ export const Horse = HorseForm.extend({
   schoolName: z.string(),
   handOver: HandOverSteps,
   archived: Archived.nullable().default(null),
+  /** The version of the yard's own values that it is judged by; `null` for the defaults. */
+  judgedBy: z.object({ version: z.number().int(), values: FittedValues }).nullable().default(null),
   createdAt: Instant,
 })
 

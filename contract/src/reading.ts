@@ -3,7 +3,8 @@ import { CIRCUMSTANCE_KINDS } from '@still-pine/core/circumstances'
 import { z } from 'zod'
 import { EvidenceSession, StepAnswer } from './answers'
 import { STATE_NAMES } from './judgement'
-import { Day, Id, SideSchema } from './primitives'
+import { FittedValues, Horse } from './horses'
+import { Day, Id, Instant, SideSchema } from './primitives'
 
 const TenthTallySchema = z.object({
   tenth: z.number().int().min(0).max(9),
@@ -44,6 +45,21 @@ export const PREDICTIONS_ABOUT = ['light', 'calm', 'earlier'] as const
 /** Light answers, answers that are not tight, and light ones as an earlier law said them. */
 export type PredictionsAbout = (typeof PREDICTIONS_ABOUT)[number]
 
+/** Values found in a yard's log, with how well they said the days that were held out. */
+export const FitVersion = z.object({
+  version: z.number().int(),
+  madeAt: Instant,
+  answers: z.number().int(),
+  values: FittedValues,
+  /** Mean log-likelihood of an answer on the days held out: with these values, and with those in use then. */
+  heldOut: z.number(),
+  inUse: z.number(),
+  isInUse: z.boolean(),
+})
+
+/** The version the yard judges by from now on; `null` goes back to the defaults. */
+export const PutFit = z.object({ version: z.number().int().min(1).max(1_000_000).nullable() })
+
 export const Judging = z.object({
   day: Day,
   groups: z.array(
@@ -58,6 +74,8 @@ export const Judging = z.object({
     }),
   ),
   circumstances: z.array(CircumstanceGroupSchema),
+  /** What the yard's own log was found to say of its horses, newest first. */
+  fits: z.array(FitVersion).default([]),
 })
 
 const NearestGateSchema = z.object({
@@ -91,6 +109,7 @@ export const YardReading = z.object({
       horseId: Id,
       horseName: z.string(),
       programId: Id,
+      judgedBy: Horse.shape.judgedBy,
       nearest: NearestGateSchema.nullable(),
     }),
   ),
@@ -108,5 +127,6 @@ export const YardReading = z.object({
 })
 
 export type StepEvidence = z.infer<typeof StepEvidence>
+export type FitVersion = z.infer<typeof FitVersion>
 export type Judging = z.infer<typeof Judging>
 export type YardReading = z.infer<typeof YardReading>

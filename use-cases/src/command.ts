@@ -35,6 +35,7 @@ export type YardChange =
       readonly at: Date | null
     }
   | { readonly kind: 'person'; readonly id: string; readonly isNew: boolean; readonly person: PersonToSave }
+  | { readonly kind: 'fit'; readonly version: number | null }
   | { readonly kind: 'place'; readonly id: string; readonly place: PutPlace }
   | { readonly kind: 'program'; readonly id: string; readonly document: Program; readonly ships: boolean }
   | { readonly kind: 'horse-added'; readonly id: string; readonly form: PutHorse; readonly programId: string }

@@ -7,6 +7,7 @@ import type {
   Device,
   EvidenceAnswer,
   EvidenceSession,
+  FitVersion,
   Horse,
   Incident,
   SavedAnswer,
@@ -130,6 +131,8 @@ export interface Parts {
   readonly tallied: readonly TalliedPredictions[]
   readonly talliedSchools: ReadonlyMap<string, Program>
   readonly talliedCircumstances: readonly CircumstanceGroup[]
+  /** Every set of values the yard's log was asked for, newest first. */
+  readonly fits: readonly FitVersion[]
 
   readonly horse: Horse
   readonly knownHorse: Horse | null

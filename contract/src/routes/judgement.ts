@@ -4,7 +4,7 @@ import { Carry, Cursor } from '../carry'
 import { Horse } from '../horses'
 import { Line, TodayRow, WeekRow } from '../judgement'
 import { Day, Id, StepKey } from '../primitives'
-import { Judging, StepEvidence, YardReading } from '../reading'
+import { FitVersion, Judging, PutFit, StepEvidence, YardReading } from '../reading'
 import { SpotsReply } from '../spots'
 import { WorkedReply } from '../worked'
 import { z } from 'zod'
@@ -93,5 +93,12 @@ export const judgementRoutes = {
     needs: 'read-yard',
     query: z.object({ horseId: Id.optional() }),
     reply: Judging,
+  }),
+  putFit: route({
+    ...addresses.putFit,
+    summary: 'Judge by another version of the yard’s own values, or by the defaults',
+    needs: 'edit-school',
+    body: PutFit,
+    reply: z.object({ fits: z.array(FitVersion) }),
   }),
 } as const

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { answer, day, normalDraw, seeded, times } from '../../tests/logs'
 import { drawCalm, drawGrade } from '../herd'
-import { STANDARD_MODEL as MODEL } from '../judgement'
+import { modelWith, STANDARD_MODEL as MODEL, valuesOf } from '../judgement'
 import { FEET_FIRST, stepOf } from '../program'
 import type { TrackedAnswer } from '../readiness'
-import { fitTo, heldOutScore, heldOutSince, modelWith, valuesOf, type HorseHistory } from './fit'
+import { fitTo, heldOutScore, heldOutSince, type HorseHistory } from './fit'
 import { nelderMead } from './nelder-mead'
 
 describe('the search', () => {

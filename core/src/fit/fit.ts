@@ -1,13 +1,8 @@
 import type { Day } from '../answer'
-import type { Model } from '../judgement'
+import { modelWith, valuesOf, type FittedName, type FittedValues, type Model } from '../judgement'
 import type { Program } from '../program'
 import { replayHorse, type TrackedAnswer } from '../readiness'
 import { nelderMead } from './nelder-mead'
-
-/** The values that a yard's own log may move. Needs, thresholds and all rules of safety are not among them. */
-export type FittedName = 'startMean' | 'startSd' | 'talentSd' | 'speedMean' | 'noise' | 'cold' | 'rungStep'
-
-export type FittedValues = Readonly<Record<FittedName, number>>
 
 interface Rule {
   /** How far a yard may well lie from the default, before its log is heard. */
@@ -27,30 +22,6 @@ const RULES: Readonly<Record<FittedName, Rule>> = {
 }
 
 export const FITTED_NAMES = Object.keys(RULES) as readonly FittedName[]
-
-export const valuesOf = (model: Model): FittedValues => ({
-  startMean: model.priorAbility.mean,
-  startSd: model.priorAbility.sd,
-  talentSd: model.own.talent.sd,
-  speedMean: model.own.speed.mean,
-  noise: model.noise,
-  cold: model.cold,
-  rungStep: model.rungStep,
-})
-
-/** The same model with other values, and the same needs. */
-export const modelWith = (model: Model, values: FittedValues): Model => ({
-  ...model,
-  priorAbility: { mean: values.startMean, sd: values.startSd },
-  own: {
-    ...model.own,
-    talent: { ...model.own.talent, sd: values.talentSd },
-    speed: { ...model.own.speed, mean: values.speedMean },
-  },
-  noise: values.noise,
-  cold: values.cold,
-  rungStep: values.rungStep,
-})
 
 /** One horse, whole. */
 export interface HorseHistory {

@@ -1,2 +1,3 @@
 export * from './fit'
+export * from './words'
 export { nelderMead } from './nelder-mead'

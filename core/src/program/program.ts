@@ -1,4 +1,5 @@
 import type { Pace } from '../answer'
+import type { FittedValues } from '../judgement'
 import type { CarryOver } from './carry-over'
 import { exposuresAt, type Exposure } from './exposure'
 import type { Gate } from './gate'
@@ -19,6 +20,21 @@ export interface Program {
   readonly steps: readonly Step[]
   readonly gates: readonly Gate[]
   readonly carryOver: readonly CarryOver[]
+  /** The values by which a yard's horses are judged on it, where its log has spoken; no part of the document. */
+  readonly values?: FittedValues | undefined
+}
+
+const valued = new WeakMap<Program, Map<string, Program>>()
+
+/** A program as the horses of a yard are judged on it; the same object for the same values. */
+export const judgedBy = (program: Program, values: FittedValues | null): Program => {
+  if (values === null) return program
+  const known = valued.get(program) ?? new Map<string, Program>()
+  valued.set(program, known)
+  const key = JSON.stringify(values)
+  const made = known.get(key) ?? { ...program, values }
+  known.set(key, made)
+  return made
 }
 
 const byKey = new WeakMap<Program, ReadonlyMap<string, Step>>()

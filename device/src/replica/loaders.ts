@@ -1,5 +1,5 @@
 import type { EvidenceSession, Line, Me, ReplyOf } from '@still-pine/contract'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { withSafety, type Program } from '@still-pine/core/program'
 import { viewsOf } from '@still-pine/core/readiness'
 import {
@@ -51,6 +51,7 @@ const ONLY_THERE = {
   tallied: UNKNOWN,
   talliedSchools: UNKNOWN,
   talliedCircumstances: UNKNOWN,
+  fits: UNKNOWN,
   arrivals: UNKNOWN,
   blocks: UNKNOWN,
   owner: UNKNOWN,
@@ -159,7 +160,7 @@ export const loadersOf = (here: Here): Loaders => {
       ({ history }, { on }) => new Set(history.map(({ day }) => day).filter((day) => day <= on)).size,
     ),
     views: ofHorse((horse, { on }) =>
-      viewsOf(STANDARD_MODEL, horse.program, { records: replays.of(horse, on), on }),
+      viewsOf(modelFor(horse.program), horse.program, { records: replays.of(horse, on), on }),
     ),
     judged: judgeNow,
     spots: ofHorse(({ history }) => spotsHere(history)),

@@ -1,5 +1,5 @@
 import { addressOf, routes, type Me, type ReplyOf, type Session } from '@still-pine/contract'
-import { withSafety, type Program } from '@still-pine/core/program'
+import { judgedBy, withSafety, type Program } from '@still-pine/core/program'
 import { answer, queries, Refusal, type Asked, type QueryName } from '@still-pine/use-cases'
 import { lineKey, programKey } from '../keys'
 import { bodyOf, horseOfLine, lineKnown, meHere, waitingFor, type Question } from '../known'
@@ -57,7 +57,8 @@ export class Reader {
     const program = await bodyOf<{ program: Program }>(programKey(carried.horse.programId))
     if (!program) return undefined
     const told = await bodyOf<{ sessions: Session[] }>(addressOf('sessions', { horseId }))
-    const known = { carried, program: withSafety(program.program), told: told?.sessions ?? [] }
+    const judged = judgedBy(withSafety(program.program), carried.horse.judgedBy?.values ?? null)
+    const known = { carried, program: judged, told: told?.sessions ?? [] }
     return horseHere({ ...known, waiting: await waitingFor(me.person.id, horseId) }, me, new Date(now))
   }
 

@@ -1,5 +1,5 @@
 import type { Day } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import type { Program } from '@still-pine/core/program'
 import { recordsWith, replayHorse, type Records } from '@still-pine/core/readiness'
 import { waits, type AnswerHere, type HorseHere } from './horse-here'
@@ -15,10 +15,14 @@ export class Replays {
     const firstHere = upTo.findIndex(waits)
     const base = firstHere === -1 ? upTo : upTo.slice(0, firstHere)
     // An answer never changes under its id, so the ids say which history this is.
-    const ids = [carried.horse.programId, ...base.map(({ id }) => id)].join()
+    const ids = [
+      carried.horse.programId,
+      carried.horse.judgedBy?.version ?? 0,
+      ...base.map(({ id }) => id),
+    ].join()
     const { horse, tracks } = this.baseOf(carried.horseId, ids, { program, base })
     const records = { horse, tracks: new Map(tracks) }
-    for (const answer of upTo.slice(base.length)) recordsWith(STANDARD_MODEL, program, { records, answer })
+    for (const answer of upTo.slice(base.length)) recordsWith(modelFor(program), program, { records, answer })
     return records
   }
 
@@ -29,7 +33,7 @@ export class Replays {
   ): Records {
     const found = this.known.get(horseId)
     if (found?.ids === ids) return found.records
-    const records = replayHorse(STANDARD_MODEL, program, base)
+    const records = replayHorse(modelFor(program), program, base)
     this.known.delete(horseId)
     this.known.set(horseId, { ids, records })
     const [oldest] = this.known.keys()

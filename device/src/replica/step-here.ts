@@ -1,6 +1,6 @@
 import type { EvidenceSession } from '@still-pine/contract'
 import type { Side } from '@still-pine/core/answer'
-import { STANDARD_MODEL, type Belief } from '@still-pine/core/judgement'
+import { modelFor, type Belief } from '@still-pine/core/judgement'
 import { byCircumstance, replayPredicting, type CircumstanceGroup } from '@still-pine/core/evidence'
 import { trackOf } from '@still-pine/core/readiness'
 import type { Parts } from '@still-pine/use-cases'
@@ -23,7 +23,7 @@ export const stepHere = (
 ): StepHere => {
   // Every step of a horse tells of the horse, and so of every other.
   const upToNow = history.filter((answer) => answer.day <= on)
-  const { records, predictions } = replayPredicting(STANDARD_MODEL, program, upToNow)
+  const { records, predictions } = replayPredicting(modelFor(program), program, upToNow)
   const own = predictions.filter((prediction) => prediction.step === step)
   return {
     days: own,

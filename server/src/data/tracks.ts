@@ -1,5 +1,5 @@
 import type { Side } from '@still-pine/core/answer'
-import { STANDARD_MODEL, unknownHorse, type Belief, type HorseStanding } from '@still-pine/core/judgement'
+import { unknownHorse, type Belief, type HorseStanding, type Model } from '@still-pine/core/judgement'
 import {
   trackKey,
   trackOf,
@@ -46,6 +46,7 @@ export const toRecord = (row: TrackRow): TrackRecord => ({
 export const recordsOf = async (
   client: Client,
   horseId: string,
+  model: Model,
 ): Promise<Records & { readonly isOfEarlierLaw: boolean }> => {
   const [kept] = await rows<{ readonly standing: HorseStanding | null }>(
     client,
@@ -54,7 +55,7 @@ export const recordsOf = async (
   const tracks = await tracksOf(client, horseId)
   const standing = kept?.standing ?? null
   return {
-    horse: standing ?? unknownHorse(STANDARD_MODEL),
+    horse: standing ?? unknownHorse(model),
     tracks,
     isOfEarlierLaw: standing === null && tracks.size > 0,
   }
@@ -130,11 +131,13 @@ export const replaceRecords = async (
   await saveStanding(client, horseId, records.horse)
 }
 
-/** Horses whose tracks stand as an earlier law left them, which knew nothing of the horse. */
-export const horsesOfEarlierLaw = (client: Client) =>
+/** Horses that are not worked out as the yard judges now: by an earlier law, or by other values than are in use. */
+export const horsesToRemake = (client: Client) =>
   rows<{ readonly id: string }>(
     client,
-    sql`select id from horse h where standing is null and exists (select from track t where t.horse_id = h.id)
+    sql`select id from horse h
+        where (standing is null and exists (select from track t where t.horse_id = h.id))
+           or fit_version is distinct from (select fit_version from yard)
         order by id`,
   )
 

@@ -1,12 +1,16 @@
 import PgBoss from 'pg-boss'
-import { JOBS_SCHEMA, MORNINGS } from '../data/jobs'
+import { FITS, JOBS_SCHEMA, MORNINGS } from '../data/jobs'
 import { allYards } from '../data/people'
 import type { Workings } from '../records/in-yard'
+import { fitYard } from '../records/fit-yard'
 import { makeDay } from '../records/make-days'
 import { remakeYard } from '../records/remake'
 
 /** Four times an hour, for yards lie in many time zones; where a day is made already there is nothing to do. */
 const CRON = '*/15 * * * *'
+
+/** Once a night, when few work. */
+const FIT_CRON = '40 1 * * *'
 
 export interface Jobs {
   readonly end: () => Promise<void>
@@ -22,6 +26,18 @@ const makeMornings = async (workings: Workings): Promise<void> => {
   }
 }
 
+/** Looks in each yard whether its own log says other values; horses follow where they are taken up. */
+const fitYards = async (workings: Workings): Promise<void> => {
+  const { logger, pool } = workings
+  for (const yardId of await allYards(pool)) {
+    const fit = await fitYard(workings, yardId)
+    if (!fit) continue
+    const { version, heldOut, inUse, isWorthIt } = fit
+    logger.info({ version, heldOut, inUse, isWorthIt }, 'a yard was fitted to its log')
+    if (isWorthIt) await remakeYard(workings, yardId)
+  }
+}
+
 /**
  * Works the yards' days out before anybody asks: by a job that one of the servers takes each time, and once when this
  * server starts, for another version of the product judges anew.
@@ -33,6 +49,8 @@ export const startJobs = async (databaseUrl: string, workings: Workings): Promis
   await boss.start()
   await boss.work(MORNINGS, () => makeMornings(workings))
   await boss.schedule(MORNINGS, CRON)
+  await boss.work(FITS, () => fitYards(workings))
+  await boss.schedule(FITS, FIT_CRON)
   const atStart = makeMornings(workings).catch((error: unknown) =>
     logger.warn({ err: error }, 'the day was not judged beforehand'),
   )

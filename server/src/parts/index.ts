@@ -1,7 +1,7 @@
 import pLimit from 'p-limit'
 import { DEFAULT_SETTINGS } from '@still-pine/contract'
 import { addDays } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { offLeadFrom } from '@still-pine/core/counters'
 import type { Program } from '@still-pine/core/program'
 import { replayHorse, trackKey, trackOf, viewsOf, type Records, type Views } from '@still-pine/core/readiness'
@@ -39,6 +39,7 @@ import { arrivalsOf, blocksOf, knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
 import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from '../data/days'
 import { devicesOf } from '../data/devices'
+import { fitInUse, fitsOf } from '../data/fits'
 import { allHorses, horseById } from '../data/horses'
 import { horsesOfOwner, ownerOf } from '../data/owners'
 import { allPeople, personById, yardNow } from '../data/people'
@@ -48,7 +49,7 @@ import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
 import { countedTracks, recordsOf, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
-import { forThreads, programNamed } from './programs'
+import { forThreads, programNamed, programOfHorse } from './programs'
 
 /** How many answers a device is given at once. */
 const CARRY_PAGE = 5_000
@@ -96,7 +97,7 @@ const horseParts = (yard: Yard) => {
       return horse
     }),
     knownHorse: ofHorse(async (id) => (await horseById(client, id)) ?? null),
-    program: async (read: Read) => programNamed(client, yardId, (await read('horse')).programId),
+    program: async (read: Read) => programOfHorse(client, yardId, await read('horse')),
     checks: ofHorse((id) => checksOf(client, id)),
     incidents: ofHorse((id) => incidentsOf(client, id)),
     confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
@@ -160,11 +161,12 @@ const horseParts = (yard: Yard) => {
       const known = await today(id, asking)
       if (known) return asViews(known.judged.tracks)
       const program = await read('program')
-      const records = await recordsOf(client, id)
-      if (!isPastKnown(records, on)) return viewsOf(STANDARD_MODEL, program, { records, on })
+      const model = modelFor(program)
+      const records = await recordsOf(client, id, model)
+      if (!isPastKnown(records, on)) return viewsOf(model, program, { records, on })
       // A day gone by: every track from scratch, leaving out the answers after it.
       const answers = await evidence(client, id, { steps: programKeys(program), upTo: on })
-      return viewsOf(STANDARD_MODEL, program, { records: replayHorse(STANDARD_MODEL, program, answers), on })
+      return viewsOf(model, program, { records: replayHorse(model, program, answers), on })
     }),
 
     /** Today's is judged once and then read, until anything that is known of the horse changes. */
@@ -172,9 +174,10 @@ const horseParts = (yard: Yard) => {
       const known = await today(horseId, asking)
       if (known) return known.judged
       if (asking.on !== todayIn(yard)) return judgeNow(read, asking)
-      const program = forThreads(await read('program'))
+      const document = await read('program')
+      const program = forThreads(document)
       const told = { facts: await read('facts'), loadDays: await read('loadDays'), on: asking.on }
-      const records = await recordsOf(client, horseId)
+      const records = await recordsOf(client, horseId, modelFor(document))
       const judged = isPastKnown(records, asking.on)
         ? await judgeNow(read, asking)
         : await yard.threads.judge({ program, records, ...told })
@@ -204,6 +207,15 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   },
   people: () => allPeople(client),
   places: () => allPlaces(client),
+  fits: async () => {
+    const inUse = await fitInUse(client)
+    const found = await fitsOf(client)
+    return found.map(({ madeAt, ...fit }) => ({
+      ...fit,
+      madeAt: madeAt.toISOString(),
+      isInUse: fit.version === inUse?.version,
+    }))
+  },
   devices: async () =>
     (await devicesOf(client, role === 'starter' ? null : personId)).map(
       ({ seenAt, cutOffAt, ...device }) => ({

@@ -1,4 +1,5 @@
-import type { Program } from '@still-pine/core/program'
+import type { Horse } from '@still-pine/contract'
+import { judgedBy, type Program } from '@still-pine/core/program'
 import { notFound } from '@still-pine/use-cases'
 import { v7 as uuid } from 'uuid'
 import { programById } from '../data/programs'
@@ -17,7 +18,20 @@ export const forThreads = (document: Program): KnownProgram => ({
   document,
 })
 
-/** A program of this yard by its id. */
+/** The program of a horse, by the values it was worked out with. */
+export const programOfHorse = async (
+  client: Client,
+  yardId: string,
+  { programId, judgedBy: by }: Pick<Horse, 'programId' | 'judgedBy'>,
+): Promise<Program> => {
+  const program = await programNamed(client, yardId, programId)
+  if (by === null) return program
+  const judged = judgedBy(program, by.values)
+  keys.set(judged, `${keys.get(program)!}/${by.version}`)
+  return judged
+}
+
+/** A program of this yard by its id, as its document says. */
 export const programNamed = async (client: Client, yardId: string, id: string): Promise<Program> => {
   const key = `${yardId}/${id}`
   const program = programs.get(key) ?? (await programById(client, id))?.document

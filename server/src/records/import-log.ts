@@ -5,7 +5,7 @@ import { allHorses, lockHorses } from '../data/horses'
 import { insertPart, saveAllTips } from '../data/yard-file'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotImported, type Bring, type Tell } from './importing'
 import { dayFault } from '@still-pine/use-cases'
-import { programNamed } from '../parts/programs'
+import { programOfHorse } from '../parts/programs'
 import { rebuildAll } from './rebuild'
 import { todayIn, type Yard } from './yard'
 import { dayIn } from './yard-day'
@@ -148,7 +148,7 @@ export const importLog: Bring = async (yard, bytes, tell) => {
     horses.set(horse.id, {
       name: horse.name,
       born: horse.born,
-      program: await programNamed(yard.client, yard.yardId, horse.programId),
+      program: await programOfHorse(yard.client, yard.yardId, horse),
     })
   const writer = new LogWriter(yard, horses, tell)
   let n = 0

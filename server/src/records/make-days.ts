@@ -2,6 +2,7 @@ import pLimit from 'p-limit'
 import { tellYard, unjudgedHorses } from '../data/days'
 import { inYard } from '../data/pool'
 import { readOf } from '../parts'
+import { remakeYard } from './remake'
 import { inYardOf, nobodyIn, savesOf, type Workings } from './in-yard'
 import { todayIn } from './yard'
 
@@ -51,9 +52,11 @@ export const makingDays = (base: Omit<Workings, 'wantDay'>): Workings => {
   const workings: Workings = {
     ...base,
     wantDay: (yardId) => {
-      makeDay(workings, yardId).catch((error: unknown) =>
-        base.logger.warn({ err: error }, 'a day was not judged'),
-      )
+      const prepare = async (): Promise<void> => {
+        await remakeYard(workings, yardId)
+        await makeDay(workings, yardId)
+      }
+      prepare().catch((error: unknown) => base.logger.warn({ err: error }, 'a day was not judged'))
     },
   }
   return workings

@@ -1,4 +1,5 @@
 import type { Horse, Progress } from '@still-pine/contract'
+import { modelFor } from '@still-pine/core/judgement'
 import type { Program } from '@still-pine/core/program'
 import type { Records, TrackKey, TrackRecord } from '@still-pine/core/readiness'
 import { evidence, type Evidence } from '../data/answers'
@@ -6,7 +7,7 @@ import { deleteDayEnds, saveDayEnds } from '../data/day-ends'
 import { allHorses, lockHorse, touchHorse } from '../data/horses'
 import { deleteStrayPredictions, savePredictions } from '../data/predictions'
 import { recordsOf, replaceRecords } from '../data/tracks'
-import { forThreads, programNamed } from '../parts/programs'
+import { forThreads, programOfHorse } from '../parts/programs'
 import type { Replayed } from '../threads'
 import type { Yard } from './yard'
 
@@ -72,10 +73,10 @@ interface Stored {
 
 const readHorse = async ({ client, yardId }: Yard, horse: Horse): Promise<Stored> => {
   await lockHorse(client, horse.id)
-  const program = await programNamed(client, yardId, horse.programId)
+  const program = await programOfHorse(client, yardId, horse)
   const steps = program.steps.map(({ key }) => key)
   const answers = await evidence(client, horse.id, { steps })
-  return { horse, program, answers, records: await recordsOf(client, horse.id) }
+  return { horse, program, answers, records: await recordsOf(client, horse.id, modelFor(program)) }
 }
 
 /** Keeps what was made of a horse, and says which of its tracks were stored otherwise. */

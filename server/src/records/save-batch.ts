@@ -14,7 +14,7 @@ import { horsesOfIncidents, saveConfirmed } from '../data/care'
 import { allHorses, lockHorses, type HorseTip } from '../data/horses'
 import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
 import { apart } from '../data/sql'
-import { programNamed } from '../parts/programs'
+import { programOfHorse } from '../parts/programs'
 import { putIncident } from './care'
 import { updateTracks, type NewEvidence } from './update-tracks'
 import { dayIn } from './yard-day'
@@ -71,8 +71,10 @@ const partsOf = async (
   const ids = new Set([...named.horses, ...touched.map(({ horseId }) => horseId)])
   const tips = await lockHorses(client, [...ids])
   const horses = new Map<string, { name: string; born: string | null; program: BatchProgram }>()
-  for (const { id, name, born, programId } of await allHorses(client, [...tips.keys()]))
-    horses.set(id, { name, born, program: await programNamed(client, yardId, programId) })
+  for (const horse of await allHorses(client, [...tips.keys()])) {
+    const { id, name, born } = horse
+    horses.set(id, { name, born, program: await programOfHorse(client, yardId, horse) })
+  }
   return {
     tips,
     horses,
@@ -82,7 +84,7 @@ const partsOf = async (
   }
 }
 
-type BatchProgram = Awaited<ReturnType<typeof programNamed>>
+type BatchProgram = Awaited<ReturnType<typeof programOfHorse>>
 
 /** What was written of a horse, for its tracks to be brought up to date. */
 interface Written {

@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { dayEndsSince, dayEndsToSave, predictingOn } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
 import type { Records } from '@still-pine/core/readiness'
@@ -61,7 +61,7 @@ const append = async (
   horseId: string,
   { program, before, answers }: { program: Program; before: Records; answers: readonly NewEvidence[] },
 ): Promise<void> => {
-  const made = predictingOn(STANDARD_MODEL, program, { before, answers })
+  const made = predictingOn(modelFor(program), program, { before, answers })
   const { horse, tracks } = made.records
   const touched = new Map([...tracks].filter(([key, record]) => record !== before.tracks.get(key)))
   await saveTracks(client, yardId, { horseId, records: touched })
@@ -86,7 +86,7 @@ export const updateTracks = async (
   const [firstDay] = [...added.map(({ day }) => day), ...voidedDays].sort()
   if (firstDay === undefined) return
   const inOrder = [...added].sort((a, b) => a.at.getTime() - b.at.getTime() || a.seq - b.seq)
-  const before = await recordsOf(yard.client, horseId)
+  const before = await recordsOf(yard.client, horseId, modelFor(program))
   const isNewest = voidedDays.size === 0 && inOrder.every((answer) => isAfter(tip, answer))
   if (isNewest && !before.isOfEarlierLaw) await append(yard, horseId, { program, before, answers: inOrder })
   else await rebuildHorse(yard, { id: horseId, program }, firstDay)

@@ -3,6 +3,7 @@ import { refusedFor, type YardChange } from '@still-pine/use-cases'
 import { insertArrival, insertBlock, updateBlock } from '../data/blocks'
 import { insertOverrule, takeBackOverrule } from '../data/care'
 import { setCutOff } from '../data/devices'
+import { chooseFit } from '../data/fits'
 import { insertHorse, moveHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
 import { dropOwner, saveOwner } from '../data/owners'
 import { insertPerson, saveSettings, updatePerson } from '../data/people'
@@ -35,6 +36,9 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
       return setCutOff(client, change.personId, { deviceId: change.deviceId, at: change.at })
     case 'person':
       return writePerson(yard, change)
+    case 'fit':
+      yard.wantDay()
+      return chooseFit(client, change.version)
     case 'place':
       return savePlace(client, yardId, { id: change.id, p: change.place })
     case 'program':

@@ -1,7 +1,8 @@
 import { availableParallelism } from 'node:os'
 import type { Judged } from '@still-pine/use-cases'
 import { Piscina } from 'piscina'
-import { judge, replay, type History, type Replayed, type ToJudge } from './work'
+import type { Fit } from '@still-pine/core/fit'
+import { fit, judge, replay, type History, type Replayed, type ToFit, type ToJudge } from './work'
 
 export type { KnownProgram, Replayed } from './work'
 
@@ -11,6 +12,7 @@ export interface Threads {
   readonly atOnce: number
   readonly replay: (history: History) => Promise<Replayed>
   readonly judge: (known: ToJudge) => Promise<Judged>
+  readonly fit: (log: ToFit) => Promise<Fit | null>
   readonly end: () => Promise<void>
 }
 
@@ -19,6 +21,7 @@ export const workHere: Threads = {
   atOnce: 1,
   replay: async (history) => replay(history),
   judge: async (known) => judge(known),
+  fit: async (log) => fit(log),
   end: async () => undefined,
 }
 
@@ -31,6 +34,7 @@ export const workOnThreads = (file: string, threads = Math.min(4, availableParal
     atOnce: threads,
     replay: (history) => pool.run(history, { name: 'replay' }) as Promise<Replayed>,
     judge: (known) => pool.run(known, { name: 'judge' }) as Promise<Judged>,
+    fit: (log) => pool.run(log, { name: 'fit' }) as Promise<Fit | null>,
     end: () => pool.destroy(),
   }
 }

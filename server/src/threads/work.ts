@@ -1,4 +1,5 @@
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { fitTo, type Fit } from '@still-pine/core/fit'
+import { modelFor, STANDARD_MODEL, type FittedValues } from '@still-pine/core/judgement'
 import {
   dayEndsSince,
   dayEndsToSave,
@@ -50,8 +51,10 @@ export interface Replayed extends Pick<JudgedHistory<Tested>, 'records' | 'predi
 }
 
 /** Works every track of a horse out from its history, and what was predicted on the way. */
-export const replay = ({ program, before = noRecords(STANDARD_MODEL), answers }: History): Replayed => {
-  const replayed = predictingOn(STANDARD_MODEL, programOf(program), { before, answers })
+export const replay = ({ program, before, answers }: History): Replayed => {
+  const document = programOf(program)
+  const model = modelFor(document)
+  const replayed = predictingOn(model, document, { before: before ?? noRecords(model), answers })
   const { records, dayEnds } = replayed
   // Of an answer only the ids go back to whoever asked.
   const predictions = replayed.predictions.map(({ answer: { id, sessionId, personId }, ...prediction }) => ({
@@ -73,6 +76,20 @@ export interface ToJudge {
 /** Judges a horse on a day from its tracks as they stand. */
 export const judge = ({ program, records, ...told }: ToJudge): Judged => {
   const document = programOf(program)
-  const views = viewsOf(STANDARD_MODEL, document, { records, on: told.on })
+  const views = viewsOf(modelFor(document), document, { records, on: told.on })
   return judgedFrom({ program: document, views, ...told })
 }
+
+export interface ToFit {
+  readonly horses: readonly { readonly program: KnownProgram; readonly answers: readonly TrackedAnswer[] }[]
+  /** The yard's own values in use, or `null` for the defaults. */
+  readonly inUse: FittedValues | null
+}
+
+/** Looks for values that make the log of some horses likelier; nothing where it is too short to say. */
+export const fit = ({ horses, inUse }: ToFit): Fit | null =>
+  fitTo(
+    STANDARD_MODEL,
+    horses.map(({ program, answers }) => ({ program: programOf(program), answers })),
+    { inUse: modelFor({ values: inUse ?? undefined }) },
+  )

@@ -129,3 +129,17 @@ export const putOffered = command('putOffered', {
   replies: ['programs', 'horses'],
   reply: (parts, { named }) => schoolsFrom(parts).find(({ school }) => school === named.school)!,
 })
+
+/** Judges by another version of the yard's own values: its horses are worked out anew one by one, and serve until then. */
+export const putFit = command('putFit', {
+  holds: 'the yard',
+  parts: ['fits'],
+  decide: ({ fits }, { body: { version } }) => {
+    if (version !== null && !fits.some((fit) => fit.version === version))
+      throw refusedFor('version', 'There is no such version. Look at the list again.')
+    const inUse = fits.find(({ isInUse }) => isInUse)?.version ?? null
+    return version === inUse ? [] : [{ kind: 'fit', version }]
+  },
+  replies: ['fits'],
+  reply: ({ fits }) => ({ fits }),
+})

@@ -1,4 +1,4 @@
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { timelineOf } from '@still-pine/core/evidence'
 import { sidesOf, stepOf } from '@still-pine/core/program'
 import { query } from '../query'
@@ -22,7 +22,8 @@ export const stepEvidence = query(
         const days = parts.stepDays.filter((day) => day.side === side)
         return {
           side,
-          moments: step && belief ? timelineOf(STANDARD_MODEL, step, { days, now: belief, on: today }) : [],
+          moments:
+            step && belief ? timelineOf(modelFor(parts.program), step, { days, now: belief, on: today }) : [],
         }
       }),
       circumstances: parts.stepCircumstances,

@@ -30,8 +30,8 @@ const summed = (rows: readonly TalliedPredictions[]): readonly TenthTally[] =>
 /** Predictions of the yard or of one horse against what came: by school, stage and handler, and by circumstance. */
 export const judging = query(
   'judging',
-  ['tallied', 'talliedSchools', 'talliedCircumstances'],
-  ({ tallied, talliedSchools, talliedCircumstances }, { today }) => {
+  ['tallied', 'talliedSchools', 'talliedCircumstances', 'fits'],
+  ({ tallied, talliedSchools, talliedCircumstances, fits }, { today }) => {
     const schoolOf = ({ school }: TalliedPredictions) => talliedSchools.get(school)!
     const stageOf = (row: TalliedPredictions): number => stepOf(schoolOf(row), row.step)?.stage ?? 0
     const groups = groupedBy(tallied, (row) => [row.about, row.school, stageOf(row), row.personId].join(' '))
@@ -51,6 +51,7 @@ export const judging = query(
         }
       }),
       circumstances: talliedCircumstances,
+      fits,
     }
   },
 )
@@ -76,6 +77,7 @@ export const reading = query(
         horseId: horse.id,
         horseName: horse.name,
         programId: horse.programId,
+        judgedBy: horse.judgedBy,
         nearest: nearestGate(program, views, {
           facts,
           counted: new Map(

@@ -1,6 +1,6 @@
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import type { School } from '@still-pine/contract'
-import { SCHOOLS, type Program } from '@still-pine/core/program'
+import { judgedBy, SCHOOLS, type Program } from '@still-pine/core/program'
 import { replayHorse, viewsOf } from '@still-pine/core/readiness'
 import { movedOver } from '@still-pine/core/school-edit'
 import type { ListedProgram, Parts } from '../parts'
@@ -56,9 +56,11 @@ export const schools = query('schools', ['programs', 'horses'], (parts) => ({
 export const moveOver = query(
   'moveOver',
   ['horse', 'program', 'views', 'namedProgram', 'answersToNamed'],
-  ({ program: from, views, namedProgram: { id, document }, answersToNamed }, { today }) => {
-    const after = viewsOf(STANDARD_MODEL, document, {
-      records: replayHorse(STANDARD_MODEL, document, answersToNamed),
+  ({ program: from, views, namedProgram: { id, document: named }, answersToNamed }, { today }) => {
+    const document = judgedBy(named, from.values ?? null)
+    const model = modelFor(document)
+    const after = viewsOf(model, document, {
+      records: replayHorse(model, document, answersToNamed),
       on: today,
     })
     const { name, version } = document

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router'
+import { judgedBy } from '@still-pine/core/program'
 import { useQuery } from '../app/client'
 
 /** The horse in the address, its Line and its program. */
@@ -17,7 +18,7 @@ export const useHorse = () => {
   return {
     horseId,
     line,
-    program: program?.program,
+    program: program && judgedBy(program.program, line?.horse.judgedBy?.values ?? null),
     error: line ? programError : error,
     retry: () => void refetch(),
   }

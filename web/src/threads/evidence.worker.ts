@@ -1,6 +1,6 @@
 import type { EvidenceAnswer, EvidenceSession } from '@still-pine/contract'
 import { addDays, type Kind } from '@still-pine/core/answer'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import {
   byCircumstance,
   minutesByKind,
@@ -46,14 +46,15 @@ const WEEK_DAYS = 7
 const reading = {
   horse: ({ program, answers, sessions, day }: History): HorseReading => {
     const weekAgo = addDays(day, -WEEK_DAYS)
-    const { records, predictions } = replayPredicting(STANDARD_MODEL, program, answers)
-    const now = viewsOf(STANDARD_MODEL, program, { records, on: day })
+    const model = modelFor(program)
+    const { records, predictions } = replayPredicting(model, program, answers)
+    const now = viewsOf(model, program, { records, on: day })
     const earlier = replayHorse(
-      STANDARD_MODEL,
+      model,
       program,
       answers.filter((answer) => answer.day <= weekAgo),
     )
-    const before = viewsOf(STANDARD_MODEL, program, { records: earlier, on: weekAgo })
+    const before = viewsOf(model, program, { records: earlier, on: weekAgo })
     const lately = answers.filter((answer) => answer.day > weekAgo)
     return {
       own: records.horse,
@@ -71,7 +72,7 @@ const reading = {
   },
 
   own: ({ program, answers }: Pick<History, 'program' | 'answers'>): OwnTold => ({
-    own: replayHorse(STANDARD_MODEL, program, answers).horse,
+    own: replayHorse(modelFor(program), program, answers).horse,
     answers: answers.length,
   }),
 }

@@ -9,7 +9,7 @@ import {
   type NotDone,
   type SidesOver,
 } from '@still-pine/core/evidence'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { ago } from '@still-pine/core/readiness'
 import { useCallback, useMemo, type ReactNode } from 'react'
@@ -201,7 +201,7 @@ const FromHistory = ({ line, program }: HistoryProps) => {
         <Minutes minutes={reading.minutes} />
         <section>
           <h2 className="mb-1 text-xl">What it is like, and how well we judge it</h2>
-          <p>{ownInWords(STANDARD_MODEL, reading)}</p>
+          <p>{ownInWords(modelFor(program), reading)}</p>
           <p>{reliabilityInWords(reliabilityOf(reading.tallies))}</p>
         </section>
       </div>

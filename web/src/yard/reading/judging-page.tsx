@@ -13,7 +13,7 @@ import {
   type CircumstanceGroup,
   type PredictedOf,
 } from '@still-pine/core/evidence'
-import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { modelFor } from '@still-pine/core/judgement'
 import { STAGES } from '@still-pine/core/program'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -23,6 +23,7 @@ import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
 import { Loading } from '../../shared/loading'
 import { reliabilityOption } from './reliability-option'
+import { OwnValues } from './own-values'
 import { useOwn } from './use-own'
 
 type Group = Judging['groups'][number]
@@ -180,14 +181,18 @@ const Horses = ({ horses }: { horses: YardReading['horses'] }) => {
         </p>
       )}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        {fastestFirst.map(({ horseId, horseName, told: one }) => (
+        {fastestFirst.map(({ horseId, horseName, judgedBy, told: one }) => (
           <div key={horseId} className="contents">
             <dt className="font-bold">
               <Link className="underline" to={`/horses/${horseId}/reading`}>
                 {horseName}
               </Link>
             </dt>
-            <dd>{one ? ownInWords(STANDARD_MODEL, one) : 'Could not be worked out here.'}</dd>
+            <dd>
+              {one
+                ? ownInWords(modelFor({ values: judgedBy?.values }), one)
+                : 'Could not be worked out here.'}
+            </dd>
           </div>
         ))}
       </dl>
@@ -214,6 +219,7 @@ const JudgingPage = () => {
         </p>
       </div>
       <Predictions all={data.groups} />
+      <OwnValues fits={data.fits} />
       {reading && <Horses horses={reading.horses} />}
       <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
     </main>

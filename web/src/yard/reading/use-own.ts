@@ -1,13 +1,12 @@
 import type { YardReading } from '@still-pine/contract'
 import type { OwnTold } from '@still-pine/core/evidence'
+import { judgedBy } from '@still-pine/core/program'
 import { useEffect, useState } from 'react'
 import { api } from '../../app/client'
 import { useAppDispatch } from '../../app/store'
 import { evidenceReader } from '../../threads/evidence'
 
-export interface HorseTold {
-  readonly horseId: string
-  readonly horseName: string
+export interface HorseTold extends Pick<YardReading['horses'][number], 'horseId' | 'horseName' | 'judgedBy'> {
   /** `null` where it could not be worked out. */
   readonly told: OwnTold | null
 }
@@ -19,12 +18,16 @@ export const useOwn = (horses: YardReading['horses'] | undefined): readonly Hors
   useEffect(() => {
     if (!horses) return
     let isWanted = true
-    const ownOf = async (horseId: string, programId: string): Promise<OwnTold | null> => {
+    const ownOf = async ({
+      horseId,
+      programId,
+      judgedBy: by,
+    }: YardReading['horses'][number]): Promise<OwnTold | null> => {
       const evidence = dispatch(api.endpoints.evidence.initiate({ horseId }))
       const program = dispatch(api.endpoints.program.initiate({ programId }))
       try {
         const [{ answers }, { program: document }] = await Promise.all([evidence.unwrap(), program.unwrap()])
-        return await evidenceReader().own({ program: document, answers })
+        return await evidenceReader().own({ program: judgedBy(document, by?.values ?? null), answers })
       } catch {
         return null
       } finally {
@@ -33,10 +36,10 @@ export const useOwn = (horses: YardReading['horses'] | undefined): readonly Hors
       }
     }
     const work = async (): Promise<void> => {
-      for (const { horseId, horseName, programId } of horses) {
-        const told = await ownOf(horseId, programId)
+      for (const horse of horses) {
+        const told = await ownOf(horse)
         if (!isWanted) return
-        setAll((known) => [...known, { horseId, horseName, told }])
+        setAll((known) => [...known, { ...horse, told }])
       }
     }
     setAll([])
