@@ -166,6 +166,7 @@ test('a school of aids takes a press for each aid, a school that waits takes “
   await expect(page.getByText('more given')).toBeVisible()
   await button(page, /^Answered/).click()
   await wait(page, 3_200)
+  await saved(page)
   await moveTo(page, demo, { horse: id.Burdock!, school: 'stand-first' })
   // It hears of the new school with the next answers that are sent, and an ask that runs then is ended first.
   await button(page, /^Ask/).click()
@@ -228,9 +229,11 @@ test.describe('on a phone', () => {
     await button(page, /^Answered/).tap()
     await expect(page.getByText(/The feet still listen/).filter({ visible: true })).toBeVisible()
     await wait(page, 3_500)
-    const [answer] = await kept(page, demo, { horse: id.Bittern!, step: burst.step })
     // The held back button first said “worse”: it left.
-    expect(answer).toMatchObject({ ending: 'left-moving', slip: 'let go late' })
+    await expect(async () => {
+      const [answer] = await kept(page, demo, { horse: id.Bittern!, step: burst.step })
+      expect(answer).toMatchObject({ ending: 'left-moving', slip: 'let go late' })
+    }).toPass({ timeout: 15_000 })
   })
 
   test('a burst is tapped in from memory, each side in its turn, within ten seconds', async ({

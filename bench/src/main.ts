@@ -7,9 +7,11 @@ import { migrate } from '../../server/src/data/pool'
 import { calibrationFigures } from './calibration'
 import { chartFigures } from './charts'
 import { composerFigures } from './composer/trial'
+import { fitFigures } from './fit'
 import { fillYards } from './fill'
 import { firstRun } from './first-run'
 import { filterFigures, oneMoreFigures } from './filter'
+import { lateFigures } from './late'
 import { lineTimes, type LineTimes } from './line'
 import type { Figure } from './measure'
 import { offlineFigures } from './offline'
@@ -84,6 +86,11 @@ if (parts.has('calibration')) {
   add(...calibrationFigures(say))
 }
 
+if (parts.has('fit')) {
+  say('Fitting made-up yards …')
+  add(...fitFigures(say))
+}
+
 // Not part of a run that does not ask for it: it takes hours.
 if (parts.has('composer')) {
   say('Working made-up horses …')
@@ -114,6 +121,10 @@ if (
     unit: 's',
     aim: horses * answers === 1_000_000 ? '≤ 120' : '',
   })
+  if (parts.has('rebuild')) {
+    say('Sending answers late …')
+    add(...(await lateFigures(ownerUrl, SIGN_IN, { now: NOW, answers })))
+  }
   if (parts.has('reading')) {
     say('Reading evidence …')
     add(...(await readingFigures(ownerUrl, SIGN_IN, NOW)))

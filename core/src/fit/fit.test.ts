@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { answer, day, normalDraw, seeded, times } from '../../tests/logs'
-import { drawCalm, drawGrade } from '../herd'
-import { modelWith, STANDARD_MODEL as MODEL, valuesOf } from '../judgement'
-import { FEET_FIRST, stepOf } from '../program'
-import type { TrackedAnswer } from '../readiness'
-import { fitTo, heldOutScore, heldOutSince, type HorseHistory } from './fit'
+import { seeded } from '../../tests/logs'
+import { DEFAULTS, SHIFTED, yardOf } from '../../tests/trial/fitted-yards'
+import { modelWith, STANDARD_MODEL as MODEL, valuesOf, type FittedValues } from '../judgement'
+import { replayHorse } from '../readiness'
+import { fitTo, heldOutScore, heldOutSince, logLikelihoodOf } from './fit'
 import { nelderMead } from './nelder-mead'
+import { fitInWords } from './words'
 
 describe('the search', () => {
   it('finds the bottom of Rosenbrock’s valley (Rosenbrock 1960: 1, 1), as Nelder and Mead (1965) did', () => {
@@ -37,38 +37,12 @@ describe('the search', () => {
   })
 })
 
-const STEPS = ['settle-in-pen', 'face-up', 'draw', 'lead-up', 'step-back', 'stand']
-
-/** Horses that start this much more able than is assumed, at a rate that never changes after the start. */
-const yardOf = (above: number, horses = 7): readonly HorseHistory[] => {
-  const draw = seeded(20261128)
-  return times(horses, () => {
-    const talent = 1.5 * normalDraw(draw)
-    const abilities = new Map(STEPS.map((key) => [key, -2.2 + above + talent + 0.8 * normalDraw(draw)]))
-    const answers = times(24, (n) => day(2 * n)).flatMap((on) =>
-      STEPS.flatMap((key): TrackedAnswer[] => {
-        const step = stepOf(FEET_FIRST, key)!
-        return times(2, (k) => {
-          const hardness = 0.7 * (2 - step.requiredRung) + (k === 0 ? 0.4 : 0)
-          const grade = drawGrade(abilities.get(key)!, hardness, draw)
-          const p = 1 / (1 + Math.exp(-2 * (abilities.get(key)! - hardness)))
-          const gain = p < 0.15 ? 0 : 0.35 * 4 * p * (1 - p) * 0.85 ** k
-          abilities.set(key, abilities.get(key)! + gain + 0.15 * normalDraw(draw))
-          return {
-            ...answer({ day: on, rung: 2, grade, calm: drawCalm(1, hardness, draw) }),
-            step: key,
-            side: 'none',
-          }
-        })
-      }),
-    )
-    return { program: FEET_FIRST, answers }
-  })
-}
+const SIZE = { horses: 7, days: 36 }
+const yardWith = (values: FittedValues, size = SIZE) => yardOf(values, seeded(20261128), size)
 
 describe('a yard’s own values', () => {
   it('are not asked of a short log', () => {
-    expect(fitTo(MODEL, yardOf(0, 2))).toBeNull()
+    expect(fitTo(MODEL, yardWith(DEFAULTS, { horses: 2, days: 24 }))).toBeNull()
   })
 
   it('change no need and no rule of Solid', () => {
@@ -78,13 +52,38 @@ describe('a yard’s own values', () => {
     expect(valuesOf(changed)).toMatchObject({ startMean: 0, cold: 1 })
   })
 
+  it('are sought by the log-likelihood that replaying a horse gives', () => {
+    for (const horse of yardWith(SHIFTED['start higher'], { horses: 2, days: 12 })) {
+      const { tracks } = replayHorse(MODEL, horse.program, horse.answers)
+      const whole = [...tracks.values()].reduce((sum, { belief }) => sum + belief.logLikelihood, 0)
+      const counted = [...tracks.values()].reduce((sum, { tally }) => sum + tally.answers, 0)
+      const { logLikelihood, answers } = logLikelihoodOf(MODEL, horse)
+      expect(logLikelihood).toBeCloseTo(whole, 9)
+      expect(answers).toBe(counted)
+    }
+  })
+
   it('come near the truth where all horses start more able than is assumed, and say the held-out days better', () => {
-    const horses = yardOf(1.5)
+    const horses = yardWith(SHIFTED['start higher'])
     const fit = fitTo(MODEL, horses, { most: 50 })!
     // The mean of seven horses’ talents is known to 1.5 / √7; three of that.
     expect(Math.abs(fit.values.startMean - -0.7)).toBeLessThan(1.7)
     expect(fit.values.startMean).toBeGreaterThan(-2)
     expect(fit.heldOut).toBeGreaterThanOrEqual(fit.inUse - 0.002)
     expect(fit.inUse).toBeCloseTo(heldOutScore(MODEL, horses, heldOutSince(horses)), 12)
+  })
+})
+
+describe('what a fit says', () => {
+  it('names each value that moved, and how far', () => {
+    expect(fitInWords(DEFAULTS, { ...DEFAULTS, startMean: -0.8, speedMean: 0.2 })).toEqual([
+      'your horses start steps more able than we assumed: 1.4 up',
+      'your horses learn more slowly than we assumed: 0.35 to 0.20',
+    ])
+    expect(fitInWords(DEFAULTS, { ...DEFAULTS, cold: 0.9, noise: 0.11 })).toEqual([
+      'what one ask teaches varies less than we assumed: 0.15 to 0.11',
+      'the first ask of a day is harder for them than we assumed: 0.4 to 0.9',
+    ])
+    expect(fitInWords(DEFAULTS, { ...DEFAULTS, startMean: -2.1 })).toEqual([])
   })
 })

@@ -1,7 +1,25 @@
-import type { Day } from '../answer'
-import { modelWith, valuesOf, type FittedName, type FittedValues, type Model } from '../judgement'
-import type { Program } from '../program'
-import { replayHorse, type TrackedAnswer } from '../readiness'
+import { isTight, type Day } from '../answer'
+import {
+  askedOn,
+  freshBelief,
+  modelWith,
+  unknownHorse,
+  valuesOf,
+  withAnswer,
+  type FittedName,
+  type FittedValues,
+  type Model,
+} from '../judgement'
+import { rungAt, sidesAnswered, stepOf, type Program } from '../program'
+import {
+  EMPTY_TALLY,
+  startingMean,
+  trackKey,
+  type Tally,
+  type TrackedAnswer,
+  type TrackKey,
+  type TrackRecord,
+} from '../readiness'
 import { nelderMead } from './nelder-mead'
 
 interface Rule {
@@ -35,27 +53,50 @@ interface Score {
   readonly answers: number
 }
 
-/** How likely all answers of some horses are. Gates are left out: they say nothing of an answer. */
-const scoreOf = (model: Model, horses: readonly HorseHistory[]): Score => {
-  let logLikelihood = 0
+/**
+ * How likely the answers of a horse are, one after the other: the log-likelihood that replaying it gives, without what
+ * is counted and judged on the way. What was watchful or loose says nothing of a grade, and is left out.
+ */
+export const logLikelihoodOf = (model: Model, { program, answers }: HorseHistory): Score => {
+  const tracks = new Map<TrackKey, TrackRecord>()
+  let horse = unknownHorse(model)
   let count = 0
-  for (const { program, answers } of horses) {
-    const { tracks } = replayHorse(model, withoutGates(program), answers)
-    for (const { belief, tally } of tracks.values()) {
-      logLikelihood += belief.logLikelihood
-      count += tally.answers
+  for (const answer of answers) {
+    const step = stepOf(program, answer.step)
+    if (!step || answer.uncued) continue
+    const { day } = answer
+    const rung = step.marks ? rungAt(step, answer.rung) : answer.rung
+    const given = { ...answer, rung, calm: isTight(answer.calm) ? answer.calm : null }
+    horse = askedOn(model, horse, { track: trackKey(step.key, answer.side), day })
+    for (const side of sidesAnswered(step, answer.side)) {
+      const key = trackKey(step.key, side)
+      const belief =
+        tracks.get(key)?.belief ??
+        freshBelief(
+          model,
+          horse,
+          startingMean(model, program, { step, side, day, records: { horse, tracks } }),
+        )
+      const after = withAnswer(model, step, { belief, horse, answer: given })
+      horse = after.horse
+      tracks.set(key, { belief: after.belief, tally: ASKED })
+      count++
     }
   }
+  let logLikelihood = 0
+  for (const { belief } of tracks.values()) logLikelihood += belief.logLikelihood
   return { logLikelihood, answers: count }
 }
 
-const bare = new WeakMap<Program, Program>()
+const ASKED: Tally = { ...EMPTY_TALLY, answers: 1 }
 
-const withoutGates = (program: Program): Program => {
-  const known = bare.get(program) ?? { ...program, gates: [] }
-  bare.set(program, known)
-  return known
-}
+const scoreOf = (model: Model, horses: readonly HorseHistory[]): Score =>
+  horses
+    .map((horse) => logLikelihoodOf(model, horse))
+    .reduce((sum, one) => ({
+      logLikelihood: sum.logLikelihood + one.logLikelihood,
+      answers: sum.answers + one.answers,
+    }))
 
 /** Mean log-likelihood of the answers of the days from `since` on, each judged from all before it. */
 export const heldOutScore = (model: Model, horses: readonly HorseHistory[], since: Day): number => {

@@ -43,9 +43,15 @@ export const wasChanged = (horseIds: readonly string[]): void => {
   for (const id of horseIds) changedAt.set(id, Date.now())
 }
 
+/** Horses carried anew whose Lines are not worked out on this device yet: that needs no signal, so it comes last. */
+const toWorkOut = new Set<string>()
+
 let carrying: Promise<void> = Promise.resolve()
 
-/** Takes today's horses along, with their programs, one after the other, while there is signal. */
+/**
+ * Takes today's horses along, with their programs, one after the other, while there is signal; then their Lines are
+ * worked out, away from the page, to be there at once when there is none.
+ */
 export const useCarrying = (personId: string | undefined): void => {
   const dispatch = useAppDispatch()
   const { data } = useQuery('today', undefined, { skip: personId === undefined })
@@ -75,10 +81,13 @@ export const useCarrying = (personId: string | undefined): void => {
         const outcome = await carryHorse(personId, horse.id, { ask, now })
         if (outcome === 'away') return
         carriedAt.set(`${personId}/${horse.id}`, now)
-        // Worked out now, away from the page, it is there at once when there is no signal.
-        if (outcome !== 'new') continue
+        if (outcome === 'new') toWorkOut.add(horse.id)
+      }
+      for (const horseId of toWorkOut) {
         await untilNobodyAsks()
-        await readHere({ name: 'line', named: { horseId: horse.id } })
+        if (over) return
+        await readHere({ name: 'line', named: { horseId } })
+        toWorkOut.delete(horseId)
       }
     }
     // A device without room goes without; what is logged is kept all the same.
