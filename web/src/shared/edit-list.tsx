@@ -41,23 +41,20 @@ export const EditList = <T extends Item>(props: Props<T>) => {
       <ul>
         {items?.map((item) => (
           <li key={item.id} className="border-t border-line py-1">
-            <div className="flex min-h-11 items-center justify-between gap-x-3">
+            <div className="flex min-h-11 flex-wrap items-center justify-between gap-x-3">
               <span className={isStruck?.(item) ? 'text-quiet line-through' : ''}>
                 <b>{name(item)}</b> <span className="text-quiet">{words(item)}</span>
               </span>
               {mayEdit && (
-                <Button
-                  look="quiet"
-                  className="no-print"
-                  aria-label={`Change ${name(item)}`}
-                  onClick={() => setOpen(item)}
-                >
-                  Change
-                </Button>
+                <span className="no-print ml-auto flex flex-wrap items-center justify-end">
+                  {actions?.(item)}
+                  <Button look="quiet" aria-label={`Change ${name(item)}`} onClick={() => setOpen(item)}>
+                    Change
+                  </Button>
+                </span>
               )}
             </div>
             {beneath?.(item)}
-            {mayEdit && actions && <span className="no-print flex flex-wrap gap-x-3">{actions(item)}</span>}
           </li>
         ))}
       </ul>
