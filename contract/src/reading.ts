@@ -76,6 +76,8 @@ export const Judging = z.object({
   circumstances: z.array(CircumstanceGroupSchema),
   /** What the yard's own log was found to say of its horses, newest first. */
   fits: z.array(FitVersion).default([]),
+  /** Horses that are being worked out anew, by another law or other values; until then they stand as they did. */
+  toRemake: z.number().int().default(0),
 })
 
 const NearestGateSchema = z.object({

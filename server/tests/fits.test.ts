@@ -61,8 +61,10 @@ describe('the values of a yard', () => {
     found = { values: VALUES, heldOut: -0.98, inUse: -1.002, isWorthIt: true, answers: 2400 }
     expect(await fit()).toMatchObject({ version: 2 })
     expect(await chance()).toBe(before)
+    expect((await judging()).toRemake).toBe(1)
     expect(await remakeYard(yard.workings, yardId)).toBe(1)
     expect(await remakeYard(yard.workings, yardId)).toBe(0)
+    expect((await judging()).toRemake).toBe(0)
     expect((await line()).horse.judgedBy).toEqual({ version: 2, values: VALUES })
     expect(await chance()).toBeGreaterThan(before + 0.05)
     expect(await differences()).toEqual([])

@@ -133,6 +133,8 @@ export interface Parts {
   readonly talliedCircumstances: readonly CircumstanceGroup[]
   /** Every set of values the yard's log was asked for, newest first. */
   readonly fits: readonly FitVersion[]
+  /** Horses that do not stand yet as the yard judges now. */
+  readonly toRemake: number
 
   readonly horse: Horse
   readonly knownHorse: Horse | null

@@ -9,6 +9,7 @@ import {
   type Program,
   type Step,
 } from '../program'
+import { notItselfOn } from './itself'
 import { MEETS_CALM, stateOn, WORK_CHANCE } from './judge'
 import type { TrackRecord } from './record'
 import { countedMisses } from './solid'
@@ -68,10 +69,13 @@ const isMet = (
   return chance >= WORK_CHANCE && calmChance >= MEETS_CALM
 }
 
-/** Whether the tracks of a gate are all that Go asks of them; its stops are not looked at. */
+/** Whether the tracks of a gate are all that Go asks of them, on a day the horse is itself; its stops are not looked at. */
 const isReady = (asked: GateHistory): boolean =>
   asked.gate.solid.every((need) => anyWay(asked, need, (step, record) => isSolid(asked, step, record))) &&
-  asked.gate.met.every((need) => anyWay(asked, need, (step, record) => isMet(asked, step, { record, need })))
+  asked.gate.met.every((need) =>
+    anyWay(asked, need, (step, record) => isMet(asked, step, { record, need })),
+  ) &&
+  notItselfOn(asked.records, asked.on) === null
 
 const isWorn = (asked: GateHistory): boolean =>
   [...asked.gate.solid, ...asked.gate.met].some(

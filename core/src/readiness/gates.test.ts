@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { answer, day, times } from '../../tests/logs'
-import type { Answer, Side } from '../answer'
+import type { Answer, Grade, Side } from '../answer'
 import { meanAbility, STANDARD_MODEL as MODEL } from '../judgement'
 import { FEET_FIRST, stepOf, type Gate } from '../program'
 import { gateVerdict } from './gates'
@@ -109,6 +109,21 @@ describe('the Halter gate', () => {
     const verdict = verdictOf('halter', [...solidLog(NEEDED), ...others, ...today], { on: day(8) })
     expect(verdict.verdict).toBe('check-first')
     expect(verdict.sentence).toMatch(/^Not itself today: 0 of 4 first asks light/)
+  })
+
+  it('is not gone through by what is asked behind it on such a day', () => {
+    const others = solidLog(['settle-in-pen', 'draw', 'lead-up', 'step-back'])
+    const before = [...solidLog(NEEDED), ...others]
+    const day8 = (grade: Grade): TrackedAnswer[] => [
+      ...others.filter((one) => one.day === day(0)).map((one) => ({ ...one, day: day(8), grade })),
+      { ...answer({ day: day(8), rung: 4, grade: 0 }), step: 'halter-on', side: 'none' },
+    ]
+    const wentThrough = (today: readonly TrackedAnswer[]): boolean =>
+      [...replayHorse(MODEL, FEET_FIRST, [...before, ...today]).tracks.values()].some(
+        ({ tally }) => tally.behind?.halter !== undefined,
+      )
+    expect(wentThrough(day8(0))).toBe(true)
+    expect(wentThrough(day8(3))).toBe(false)
   })
 
   it('takes either step of a role', () => {

@@ -1,6 +1,6 @@
-import { count } from '../answer'
+import { count, type Day } from '../answer'
 import type { Foretold } from './tally'
-import type { Views } from './track-key'
+import type { Records, Views } from './track-key'
 
 /** First asks of a day from which it can be said. */
 const ENOUGH_ASKS = 4
@@ -46,18 +46,28 @@ const rareOf = (about: NotItself['about'], tested: readonly Tested[]): NotItself
   return { about, asks: tested.length, came, expected: chances.reduce((sum, one) => sum + one, 0), chance }
 }
 
-/** Whether a horse is not itself on the day judged: far fewer of its first asks so far came light, or loose, than expected. */
-export const notItself = (views: Views): NotItself | null => {
-  // Lines that were judged before this was told have none of it.
-  const foretold = [...views.values()].flatMap(({ foretoldToday }): Foretold[] =>
-    foretoldToday ? [foretoldToday] : [],
-  )
+/** Whether far fewer of a day's first asks came light, or loose, than was foretold of them. */
+const farFrom = (foretold: readonly Foretold[]): NotItself | null => {
   const light = foretold.map(({ chance, light: came }) => ({ chance, came }))
   const calm = foretold.flatMap(({ calmChance, tight }) =>
     tight === null ? [] : [{ chance: calmChance, came: !tight }],
   )
   return rareOf('light', light) ?? rareOf('calm', calm)
 }
+
+/** Whether a horse is not itself on the day judged: far fewer of its first asks so far came light, or loose, than expected. */
+export const notItself = (views: Views): NotItself | null =>
+  // Lines that were judged before this was told have none of it.
+  farFrom([...views.values()].flatMap(({ foretoldToday }) => (foretoldToday ? [foretoldToday] : [])))
+
+/** The same from what was counted of its tracks. */
+export const notItselfOn = ({ tracks }: Records, on: Day): NotItself | null =>
+  farFrom(
+    [...tracks.values()].flatMap(({ tally }) => {
+      const today = tally.days.at(-1)
+      return today?.day === on && today.foretold ? [today.foretold] : []
+    }),
+  )
 
 const oneIn = (chance: number): string =>
   chance < 0.001 ? 'less than 1 day in 1000' : `1 day in ${Math.round(1 / chance)}`

@@ -52,6 +52,7 @@ const ONLY_THERE = {
   talliedSchools: UNKNOWN,
   talliedCircumstances: UNKNOWN,
   fits: UNKNOWN,
+  toRemake: UNKNOWN,
   arrivals: UNKNOWN,
   blocks: UNKNOWN,
   owner: UNKNOWN,

@@ -47,7 +47,7 @@ import { allPlaces } from '../data/places'
 import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
 import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
-import { countedTracks, recordsOf, tracksOf } from '../data/tracks'
+import { countedTracks, horsesToRemake, recordsOf, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
 import { forThreads, programNamed, programOfHorse } from './programs'
 
@@ -207,6 +207,7 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   },
   people: () => allPeople(client),
   places: () => allPlaces(client),
+  toRemake: async () => (await horsesToRemake(client)).length,
   fits: async () => {
     const inUse = await fitInUse(client)
     const found = await fitsOf(client)

@@ -219,7 +219,7 @@ const JudgingPage = () => {
         </p>
       </div>
       <Predictions all={data.groups} />
-      <OwnValues fits={data.fits} />
+      <OwnValues fits={data.fits} toRemake={data.toRemake} />
       {reading && <Horses horses={reading.horses} />}
       <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
     </main>

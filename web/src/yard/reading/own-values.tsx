@@ -26,7 +26,7 @@ const wordsOf = ({ values }: FitVersion): string => {
 }
 
 /** What the yard's own log says of its horses, version by version; a starter chooses which they are judged by. */
-export const OwnValues = ({ fits }: { fits: readonly FitVersion[] }) => {
+export const OwnValues = ({ fits, toRemake }: { fits: readonly FitVersion[]; toRemake: number }) => {
   const { data: me } = useQuery('me')
   const [put, { isLoading }] = useCommand('putFit')
   const inUse = fits.find(({ isInUse }) => isInUse)?.version ?? null
@@ -46,6 +46,12 @@ export const OwnValues = ({ fits }: { fits: readonly FitVersion[] }) => {
         from {ENOUGH.answers} answers on {ENOUGH.workDays} work days on. It never moves what a step needs to
         be Solid, nor any rule of safety.
       </p>
+      {toRemake > 0 && (
+        <p role="status">
+          {count(toRemake, 'horse is', 'horses are')} being worked out anew; until then they stand as they
+          did.
+        </p>
+      )}
       {fits.length === 0 ? (
         <p>It has not spoken yet: horses are judged as we assume.</p>
       ) : (
