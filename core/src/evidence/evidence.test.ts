@@ -15,7 +15,7 @@ import {
 import { wilson } from './interval'
 import { predictingOn, replayPredicting } from './predictions'
 import { reliabilityInWords, reliabilityOf, talliesOf } from './reliability'
-import { ownInWords } from './own-numbers'
+import { normalBelow, ownInWords } from './own-numbers'
 import { firstAndLast, medianOf, seenIn } from './tallies'
 
 const LEAD_UP = stepOf(FEET_FIRST, 'lead-up')!
@@ -279,6 +279,11 @@ describe('what a horse is like', () => {
     expect(ownInWords(MODEL, { own: slow, answers: 40 })).toMatch(/learns more slowly than most/)
   })
 
+  it('is placed among a hundred horses by the normal distribution, as an independent library has it', () => {
+    for (const z of [-4, -1.7, -0.3, 0, 0.8, 2.2, 5])
+      expect(normalBelow(z)).toBeCloseTo(jStat.normal.cdf(z, 0, 1), 6)
+  })
+
   it('is told with its spread and from how many answers', () => {
     const own = {
       talent: { mean: 1.9, variance: 0.49 },
@@ -286,7 +291,7 @@ describe('what a horse is like', () => {
       speed: { mean: 0.35, variance: 0.0025 },
     }
     expect(ownInWords(MODEL, { own, answers: 120 })).toBe(
-      'It starts steps more able than most (+1.2 to +2.6), starts about as loose as most (−0.4 to +0.6) and learns at about the usual speed (0.9 to 1.1 times the usual). From 120 answers.',
+      'It starts steps more able than most (more able than 79 to 96 horses in 100), starts about as loose as most (looser than 34 to 73 horses in 100) and learns at about the usual speed (0.9 to 1.1 times the usual). From 120 answers.',
     )
   })
 })

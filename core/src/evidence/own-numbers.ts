@@ -35,13 +35,33 @@ const WORDS: Readonly<Record<OwnNumber, Readonly<Record<-1 | 0 | 1, string>>>> =
   speed: { [-1]: 'learns more slowly than most', 0: 'learns at about the usual speed', 1: 'learns fast' },
 }
 
-const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`
+/**
+ * The standard normal distribution function, to 1e-7 everywhere (Abramowitz and Stegun 1964, 26.2.17; coefficients from
+ * memory, checked against an independent library in the tests).
+ */
+export const normalBelow = (z: number): number => {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z))
+  const tail =
+    (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+  return z >= 0 ? 1 - tail : tail
+}
+
+/** The horses in a hundred that it is before, as far as it is known: one standard deviation either way. */
+const inHundred = (model: Model, own: OwnNumbers, which: OwnNumber): string => {
+  const { mean, sd } = model.own[which]
+  const place = (value: number): number => Math.round(100 * normalBelow((value - mean) / sd))
+  const spread = spreadOf(own[which])
+  return `${place(own[which].mean - spread)} to ${place(own[which].mean + spread)} horses in 100`
+}
 
 /** From what to what a number may be: one standard deviation either way. */
 const rangeOf = (model: Model, own: OwnNumbers, which: OwnNumber): string => {
   const { mean } = own[which]
   const sd = spreadOf(own[which])
-  if (which !== 'speed') return `${signed(mean - sd)} to ${signed(mean + sd)}`
+  if (which === 'talent') return `more able than ${inHundred(model, own, which)}`
+  if (which === 'ease') return `looser than ${inHundred(model, own, which)}`
   const times = (value: number): string => (Math.max(0, value) / model.own.speed.mean).toFixed(1)
   return `${times(mean - sd)} to ${times(mean + sd)} times the usual`
 }
