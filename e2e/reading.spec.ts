@@ -62,6 +62,8 @@ test('how well we judge is told by stage and handler, and what each horse is lik
   await expect(sentence).not.toHaveText(all!)
   await page.getByLabel('By stage').selectOption({ label: '8 First rides' })
   await expect(sentence).toContainText('under 50 they say little')
+  await expect(page.getByRole('heading', { name: 'What your own log says' })).toBeVisible()
+  await expect(page.getByText('It has not spoken yet: horses are judged as we assume.')).toBeVisible()
   await expect(page.getByText(/^It starts steps .* learns .*From \d+ answers\.$/).first()).toBeVisible({
     timeout: 60_000,
   })
