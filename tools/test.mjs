@@ -2,7 +2,7 @@
 // The last line counts them.
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { availableParallelism, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ROOT } from './folders.mjs'
 import { ensureChromium, ensurePackages } from './install.mjs'
@@ -22,9 +22,38 @@ const run = (title, [command, ...args], env = {}) =>
     child.once('error', () => resolve(false))
   })
 
-const check = async (title, command) => {
-  const passed = await run(title, command)
-  return { passed: passed ? 1 : 0, failed: passed ? 0 : 1, skipped: 0 }
+/** What a check has to say comes in one piece when it is done, for several run side by side. */
+const check = (title, [command, ...args]) =>
+  new Promise((resolve) => {
+    const said = []
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, FORCE_COLOR: '0' },
+    })
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text))
+    const done = (passed) => {
+      say(`\n— ${title}${passed ? ': passed' : ''}\n${said.join('').trimEnd()}`.trimEnd())
+      resolve({ passed: passed ? 1 : 0, failed: passed ? 0 : 1, skipped: 0 })
+    }
+    child.once('close', (code) => done(code === 0))
+    child.once('error', () => done(false))
+  })
+
+/** The checks of the code itself, as many side by side as there are processors. */
+const checks = async () => {
+  const left = [
+    ['lint', [bin('eslint'), '.']],
+    ['types', [process.execPath, 'tools/types.mjs']],
+    ['format', [bin('prettier'), '--check', '--log-level', 'warn', '.']],
+    ['arrows', [bin('depcruise'), '--config', '.dependency-cruiser.cjs', ...FOLDERS]],
+  ]
+  const results = []
+  const work = async () => {
+    for (let next = left.shift(); next; next = left.shift()) results.push(await check(...next))
+  }
+  await Promise.all(Array.from({ length: Math.max(1, availableParallelism()) }, work))
+  return results.reduce(add)
 }
 
 const readJson = (file) => {
@@ -89,12 +118,7 @@ const WITH_TESTS = FOLDERS.filter((folder) => folder !== 'bench')
 
 /** The parts that can be asked for by name, beside each project of the unit tests. */
 const PARTS = {
-  lint: [
-    () => check('lint', [bin('eslint'), '.']),
-    () => check('format', [bin('prettier'), '--check', '--log-level', 'warn', '.']),
-    () => check('arrows', [bin('depcruise'), '--config', '.dependency-cruiser.cjs', ...FOLDERS]),
-    () => check('types', [process.execPath, 'tools/types.mjs']),
-  ],
+  lint: [checks],
   unit: [(folder) => unit(join(folder, 'unit.json'))],
   e2e: [(folder) => browser(join(folder, 'browser.json'))],
 }

@@ -1,5 +1,6 @@
 import { PLAIN } from '@still-pine/core/answer'
 import { STANDARD_MODEL } from '@still-pine/core/judgement'
+import { reliabilityOf, replayPredicting, talliesOf } from '@still-pine/core/evidence'
 import { planSession } from '@still-pine/core/plan'
 import { FEET_FIRST, stepOf } from '@still-pine/core/program'
 import {
@@ -11,6 +12,7 @@ import {
   sideViews,
   viewsOf,
   type Facts,
+  type TrackedAnswer,
   type Verdict,
   type Views,
 } from '@still-pine/core/readiness'
@@ -24,10 +26,13 @@ interface Told {
   readonly verdicts: ReadonlyMap<string, Verdict>
 }
 
-const toldOf = (horse: DemoHorse, today: string): Told => {
-  const answers = historyOf(horse, today).flatMap(({ day, answers }) =>
+const answersOf = (horse: DemoHorse, today: string): readonly TrackedAnswer[] =>
+  historyOf(horse, today).flatMap(({ day, answers }) =>
     answers.map((answer) => ({ ...PLAIN, ...answer, day })),
   )
+
+const toldOf = (horse: DemoHorse, today: string): Told => {
+  const answers = answersOf(horse, today)
   const views = viewsOf(STANDARD_MODEL, FEET_FIRST, {
     records: replayHorse(STANDARD_MODEL, FEET_FIRST, answers),
     on: today,
@@ -124,6 +129,28 @@ describe.each(['2026-05-14', '2027-02-28'])('the demo yard told from %s', (today
       tone: 'stop',
       about: 'veterinary-hold',
     })
+  })
+})
+
+describe('what was foretold of its first asks', () => {
+  const predictions = demoHorses('2026-05-14').flatMap(
+    (horse) => replayPredicting(STANDARD_MODEL, FEET_FIRST, answersOf(horse, '2026-05-14')).predictions,
+  )
+
+  it('came true: 15 % nearer than the base rate or better, and off by 3 points at most', () => {
+    const light = reliabilityOf(talliesOf(predictions))
+    expect(light.predictions).toBeGreaterThan(5000)
+    expect(light.better).toBeGreaterThanOrEqual(0.15)
+    expect(light.meanError).toBeLessThanOrEqual(0.03)
+  })
+
+  it('came true of the calm as well', () => {
+    const calm = predictions.flatMap(({ calmChance, tight }) =>
+      tight === null ? [] : [{ chance: calmChance, light: !tight }],
+    )
+    const told = reliabilityOf(talliesOf(calm))
+    expect(told.better).toBeGreaterThanOrEqual(0.15)
+    expect(told.meanError).toBeLessThanOrEqual(0.03)
   })
 })
 

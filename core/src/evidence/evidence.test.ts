@@ -150,7 +150,7 @@ describe('reliability', () => {
       talliesOf(times(100, (i) => ({ chance: i % 2 ? 0.9 : 0.1, light: i % 2 === 1 }))),
     )
     expect(reliabilityInWords(many)).toBe(
-      'Of 100 first asks 50 % were light. Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250).',
+      'Of 100 first asks 50 % were light. Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250). Over the tenths it is off by 10 points on average.',
     )
   })
 })

@@ -1,4 +1,4 @@
-import { percent } from '../answer'
+import { count, percent } from '../answer'
 import { wilson, type Interval } from './interval'
 import type { Prediction } from './predictions'
 
@@ -61,6 +61,8 @@ export interface Reliability {
   readonly baseRate: number
   /** Share by which the predictions beat the base rate; below 0 they are worse. `null` where all came out alike. */
   readonly better: number | null
+  /** Mean distance of what was said in a tenth from what came, by how many were said there. */
+  readonly meanError: number
 }
 
 /** Fewer than this say little. */
@@ -96,7 +98,16 @@ export const reliabilityOf = (tallies: readonly TenthTally[]): Reliability => {
     brierOfBaseRate,
     baseRate,
     better: brierOfBaseRate === 0 ? null : 1 - brier / brierOfBaseRate,
+    meanError: mean(sumOf(tenths, ({ said, came, predictions: n }) => n * Math.abs(said - came))),
   }
+}
+
+/** How far what was said lies from what came, over the tenths. */
+const offBy = ({ meanError }: Reliability): string => {
+  const points = Math.round(100 * meanError)
+  return points < 1
+    ? 'Over the tenths it is off by less than a point.'
+    : `Over the tenths it is off by ${count(points, 'point')} on average.`
 }
 
 /** What a reliability says now, in a sentence or two. */
@@ -113,5 +124,5 @@ export const reliabilityInWords = (of: Reliability, predicted: PredictedOf = 'li
     of.better > 0
       ? `Saying the chance is ${percent(of.better)} nearer than always saying ${percent(of.baseRate)}`
       : `Saying the chance is no nearer than always saying ${percent(of.baseRate)}`
-  return `${said} ${how} (Brier score ${of.brier.toFixed(3)} against ${of.brierOfBaseRate.toFixed(3)}).${few}`
+  return `${said} ${how} (Brier score ${of.brier.toFixed(3)} against ${of.brierOfBaseRate.toFixed(3)}). ${offBy(of)}${few}`
 }

@@ -77,25 +77,19 @@ const ENOUGH_IN_A_TENTH = 200
 
 /** How far chances lie from what came. */
 export interface Calibration extends Reliability {
-  /** Mean distance of what was said in a tenth from what came, by how many were said there. */
-  readonly meanError: number
   /** The furthest tenth of those with enough first asks. */
   readonly worstTenth: number
 }
 
 export const calibrationOf = (outcomes: readonly Outcome[]): Calibration => {
   const told = reliabilityOf(talliesOf(outcomes))
-  const distances = told.tenths.map(({ said, came, predictions }) => ({
-    apart: Math.abs(said - came),
-    predictions,
-  }))
   return {
     ...told,
-    meanError:
-      distances.reduce((sum, { apart, predictions }) => sum + apart * predictions, 0) / told.predictions,
     worstTenth: Math.max(
       0,
-      ...distances.filter(({ predictions }) => predictions >= ENOUGH_IN_A_TENTH).map(({ apart }) => apart),
+      ...told.tenths
+        .filter(({ predictions }) => predictions >= ENOUGH_IN_A_TENTH)
+        .map(({ said, came }) => Math.abs(said - came)),
     ),
   }
 }
