@@ -5,6 +5,8 @@ import { enterDemo, expect, PHONE, test, wait } from './fixtures'
 import { entry, savedOf, lay, lying, session, settleIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
+// Ten horses are carried along first, which on a busy machine takes its time.
+test.describe.configure({ timeout: 300_000 })
 
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name }).filter({ visible: true })
@@ -14,6 +16,10 @@ const allSaved = (page: Page) =>
 
 /** Logs asks by keyboard: milliseconds to the answer, and the key of the calm. */
 const logAsks = async (page: Page, asks: readonly (readonly [ms: number, calm: string])[]): Promise<void> => {
+  // Where tests before this one worked the horse, its week may be full: one more day is a person's to say.
+  const oneMore = button(page, /^One more load day this week/)
+  await expect(oneMore.or(button(page, /^Ask/)).first()).toBeVisible()
+  if (await oneMore.isVisible()) await oneMore.click()
   await button(page, /^Ask/).first().waitFor()
   for (const [ms, calm] of asks) {
     await page.keyboard.press('Space')
