@@ -6,7 +6,7 @@ export default defineConfig({
   globalSetup: './build.ts',
   workers: 2,
   // A machine ten times slower than ours now and then lets a real second pass between two presses.
-  retries: 1,
+  retries: 2,
   timeout: 180_000,
   expect: { timeout: 20_000 },
   outputDir: '../test-results',
