@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { appUrl, makePool } from '../../server/src/data/pool'
 import { median, percentile, timedAsync, type Figure } from './measure'
-import { runApp } from './running'
+import { cookieOf, runApp } from './running'
 
 const HORSES = 20
 const DAYS_BACK = 35
@@ -22,12 +22,7 @@ export const lateFigures = async (
   { now, answers }: { now: Date; answers: number },
 ): Promise<readonly Figure[]> => {
   const { address, end } = await runApp(makePool(appUrl(ownerUrl)), now)
-  const signed = await fetch(`${address}/sign-in`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(signIn),
-  })
-  const cookie = signed.headers.getSetCookie()[0]!.split(';')[0]!
+  const cookie = await cookieOf(address, signIn)
   const owner = new pg.Client(ownerUrl)
   await owner.connect()
   const { rows } = await owner.query<Session>(

@@ -41,3 +41,16 @@ export const runApp = async (pool: pg.Pool, now: Date) => {
   }
   return { address: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/v1`, end }
 }
+
+/** The cookie of whoever signs in. */
+export const cookieOf = async (
+  address: string,
+  signIn: { email: string; password: string },
+): Promise<string> => {
+  const signed = await fetch(`${address}/sign-in`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(signIn),
+  })
+  return signed.headers.getSetCookie()[0]!.split(';')[0]!
+}

@@ -2,7 +2,7 @@ import { Agent, get } from 'node:http'
 import pg from 'pg'
 import { appUrl, makePool } from '../../server/src/data/pool'
 import { timedAsync } from './measure'
-import { runApp } from './running'
+import { cookieOf, runApp } from './running'
 
 interface Statement {
   readonly text: string
@@ -55,12 +55,7 @@ export const served = async <T>(
   const pool = makePool(appUrl(ownerUrl))
   const recorder = recording(pool)
   const { address, end } = await runApp(pool, now)
-  const signed = await fetch(`${address}/sign-in`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(signIn),
-  })
-  const cookie = signed.headers.getSetCookie()[0]!.split(';')[0]!
+  const cookie = await cookieOf(address, signIn)
   const owner = new pg.Client(ownerUrl)
   await owner.connect()
   const agent = new Agent({ keepAlive: true })
