@@ -66,10 +66,19 @@ interface Rested {
 /** A day's judgement asks for the same rest several times over; the last one of each belief is kept. */
 const lastRest = new WeakMap<Belief, Rested>()
 
+const startDensities = new WeakMap<Normal, Density>()
+
+/** A track keeps its start for good, and each rest asks for it. */
+const startDensity = (start: Normal): Density => {
+  const density = startDensities.get(start) ?? gaussian(start)
+  startDensities.set(start, density)
+  return density
+}
+
 const rest = (model: Model, belief: Belief, days: number): Belief => {
   const share = retention(model, days, belief.daysWorked)
   const worn = (density: Density, start: Normal): Density =>
-    afterRest(density, share, { ...start, density: gaussian(start), setBack: model.setBack })
+    afterRest(density, share, { ...start, density: startDensity(start), setBack: model.setBack })
   const { talent, speed, ease } = belief.covariance
   return {
     ...belief,

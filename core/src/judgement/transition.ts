@@ -7,27 +7,37 @@ const REACH = 8
 /** Mass this small changes no digit anyone sees; leaving it out saves most of the work. */
 const NEGLIGIBLE = 1e-12
 
-/** A Gaussian sampled on the grid out to 8 standard deviations and normalised; its middle is 0. */
-const kernelOf = (sd: number): Float64Array => {
+/** A Gaussian sampled on the grid, and how much of it lies beyond each distance from its middle. */
+interface Kernel {
+  /** Its middle is the weight of staying. */
+  readonly weights: Float64Array
+  /** `beyond[k]` is what reaches more than k points to one side. */
+  readonly beyond: Float64Array
+}
+
+/** Out to 8 standard deviations, normalised. */
+const kernelOf = (sd: number): Kernel => {
   const reach = Math.floor((REACH * sd) / CELL)
-  const kernel = new Float64Array(2 * reach + 1)
+  const weights = new Float64Array(2 * reach + 1)
   let sum = 1
-  kernel[reach] = 1
+  weights[reach] = 1
   for (let j = 1; j <= reach; j++) {
     const weight = Math.exp(-0.5 * ((j * CELL) / sd) ** 2)
-    kernel[reach - j] = weight
-    kernel[reach + j] = weight
+    weights[reach - j] = weight
+    weights[reach + j] = weight
     sum += 2 * weight
   }
-  for (let j = 0; j < kernel.length; j++) kernel[j]! /= sum
-  return kernel
+  for (let j = 0; j < weights.length; j++) weights[j]! /= sum
+  const beyond = new Float64Array(reach + 1)
+  for (let k = reach - 1; k >= 0; k--) beyond[k] = beyond[k + 1]! + weights[reach + k + 1]!
+  return { weights, beyond }
 }
 
 const MOST_KERNELS = 512
-const kernels = new Map<number, Float64Array>()
+const kernels = new Map<number, Kernel>()
 
 /** Tracks of one horse rest for the same few gaps and learn by the same few spreads: the last kernels are at hand. */
-const kernelFor = (sd: number): Float64Array => {
+const kernelFor = (sd: number): Kernel => {
   const known = kernels.get(sd)
   if (known) return known
   const kernel = kernelOf(sd)
@@ -36,9 +46,10 @@ const kernelFor = (sd: number): Float64Array => {
   return kernel
 }
 
-/** Room on either side of the grid for the widest kernel there can be, and for the four that are gathered at once. */
-const MARGIN = 1024
+/** Room on either side of the grid for the four points that are gathered at once. */
+const MARGIN = 4
 const sources = new Float64Array(GRID.size + 2 * MARGIN)
+const gathered = new Float64Array(GRID.size + MARGIN)
 
 /** The first and the last point with any mass to speak of. */
 const support = (density: Density): readonly [first: number, last: number] => {
@@ -54,30 +65,40 @@ const addAt = (moved: Density, to: number, mass: number): void => {
   moved[to < 0 ? 0 : to >= GRID.size ? GRID.size - 1 : to]! += mass
 }
 
+/** What a kernel carries over the edges of the grid stays on the edge points. */
+const keepAtEdges = (moved: Density, density: Density, beyond: Float64Array): void => {
+  const [top, reach] = [GRID.size - 1, beyond.length - 1]
+  for (let i = 0; i < reach && i <= top; i++) {
+    moved[0]! += density[i]! * beyond[i]!
+    moved[top]! += density[top - i]! * beyond[i]!
+  }
+}
+
 /**
  * Spreads a density by a Gaussian of `sd` (at least half a cell); what leaves the grid stays on its edge point. Four
- * points are gathered at a time, so that each weight is read once for four of them.
+ * points are gathered at a time, so that each weight is read once for four of them, and only from where there is mass.
  */
 export const spread = (density: Density, sd: number): Density => {
-  const kernel = kernelFor(Math.max(sd, CELL / 2))
-  const { length } = kernel
-  const reach = (length - 1) / 2
+  const { weights, beyond } = kernelFor(Math.max(sd, CELL / 2))
+  const reach = beyond.length - 1
   const [first, last] = support(density)
-  const moved = new Float64Array(GRID.size)
-  sources.fill(0, first + MARGIN - length, last + MARGIN + length + 4)
+  gathered.fill(0)
+  sources.fill(0)
   sources.set(density.subarray(first, last + 1), first + MARGIN)
-  for (let to = first - reach; to <= last + reach; to += 4) {
-    const start = to - reach + MARGIN
+  const end = Math.min(GRID.size - 1, last + reach)
+  for (let to = Math.max(0, first - reach); to <= end; to += 4) {
+    const from = Math.max(to - reach, first - 3)
+    const until = Math.min(to + reach, last)
     let a = 0
     let b = 0
     let c = 0
     let d = 0
-    let x = sources[start]!
-    let y = sources[start + 1]!
-    let z = sources[start + 2]!
-    for (let j = 0; j < length; j++) {
-      const weight = kernel[j]!
-      const next = sources[start + j + 3]!
+    let x = sources[from + MARGIN]!
+    let y = sources[from + MARGIN + 1]!
+    let z = sources[from + MARGIN + 2]!
+    for (let j = from; j <= until; j++) {
+      const weight = weights[j - to + reach]!
+      const next = sources[j + MARGIN + 3]!
       a += weight * x
       b += weight * y
       c += weight * z
@@ -86,11 +107,13 @@ export const spread = (density: Density, sd: number): Density => {
       y = z
       z = next
     }
-    addAt(moved, to, a)
-    addAt(moved, to + 1, b)
-    addAt(moved, to + 2, c)
-    addAt(moved, to + 3, d)
+    gathered[to] = a
+    gathered[to + 1] = b
+    gathered[to + 2] = c
+    gathered[to + 3] = d
   }
+  const moved = gathered.slice(0, GRID.size)
+  keepAtEdges(moved, density, beyond)
   return moved
 }
 
