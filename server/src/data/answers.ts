@@ -2,7 +2,7 @@ import type { CarriedAnswer, EvidenceAnswer, SavedAnswer, StepAnswer, Worked } f
 import type { Spot } from '@still-pine/core/coverage'
 import type { TrackedAnswer } from '@still-pine/core/readiness'
 import type { AnswerToSave, DayCount, KnownAnswer } from '@still-pine/use-cases'
-import { maybeRow, rows, run, sql, type Client } from './sql'
+import { maybeRow, plain, rows, run, sql, type Client } from './sql'
 
 export interface Evidence extends TrackedAnswer {
   readonly id: string
@@ -142,20 +142,18 @@ const toSaved = ({ at, voidedAt, voidedBy, voidReason, ...row }: SavedRow): Save
   voided: voidedAt && { at: voidedAt.toISOString(), byName: voidedBy ?? '', reason: voidReason ?? '' },
 })
 
-const KEPT = `select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
+const KEPT =
+  plain(`select a.id, a.horse_id as "horseId", a.session_id as "sessionId", a.step, a.side, a.rung, a.grade,
     a.calm, a.at, a.day, a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.seconds, a.fault,
     a.sign, a.ending, a.slip, a.zone, a.aids, a.peak_newtons as "peakNewtons", a.release_seconds as "releaseSeconds", a.against, a.why,
     a.replaces, a.ahead, p.name as "personName", v.at as "voidedAt", vp.name as "voidedBy", v.reason as "voidReason"
   from answer a join person p on p.id = a.person_id
-  left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`
+  left join voiding v on v.answer_id = a.id left join person vp on vp.id = v.person_id`)
 
 export const answersOfSession = async (client: Client, sessionId: string): Promise<SavedAnswer[]> =>
-  (
-    await rows<SavedRow>(client, {
-      text: `${KEPT} where a.session_id = $1 order by a.at, a.seq`,
-      values: [sessionId],
-    })
-  ).map(toSaved)
+  (await rows<SavedRow>(client, sql`${KEPT} where a.session_id = ${sessionId} order by a.at, a.seq`)).map(
+    toSaved,
+  )
 
 export interface CarriedRow extends Omit<CarriedAnswer, 'at'> {
   readonly at: Date
@@ -192,12 +190,13 @@ export const answersOfStep = async (
   { step, before }: { step: string; before: string | undefined },
 ): Promise<SavedAnswer[]> =>
   (
-    await rows<SavedRow>(client, {
-      text: `${KEPT} where a.horse_id = $1 and a.step = $2
-             and ($3::uuid is null or (a.at, a.seq) < (select at, seq from answer where id = $3))
-             order by a.at desc, a.seq desc limit ${STEP_PAGE}`,
-      values: [horseId, step, before ?? null],
-    })
+    await rows<SavedRow>(
+      client,
+      sql`${KEPT} where a.horse_id = ${horseId} and a.step = ${step}
+          and (${before ?? null}::uuid is null
+               or (a.at, a.seq) < (select at, seq from answer where id = ${before ?? null}::uuid))
+          order by a.at desc, a.seq desc limit ${STEP_PAGE}`,
+    )
   ).map(toSaved)
 
 interface EvidenceRow extends Omit<EvidenceAnswer, 'at'> {

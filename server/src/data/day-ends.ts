@@ -2,7 +2,7 @@ import type { SavedDayEnds } from '@still-pine/core/evidence'
 import type { HorseStanding } from '@still-pine/core/judgement'
 import { trackKey, type Records } from '@still-pine/core/readiness'
 import { maybeRow, rows, run, sql, type Client } from './sql'
-import { columnsOf, toRecord, type TrackRow } from './tracks'
+import { toRecord, trackRows, type TrackRow } from './tracks'
 
 /** A horse as it stood at the end of a day. */
 export interface StoodThen extends Records {
@@ -53,15 +53,15 @@ export const saveDayEnds = async (
                     ${ends.horses.map(({ horse }) => JSON.stringify(horse))}::jsonb[]) as e
         on conflict do nothing`,
   )
-  const of = columnsOf(ends.tracks.map(({ key, record }) => [key, record] as const))
   await run(
     client,
     sql`insert into track_day_end (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
                                    start, covariance, tally)
-        select ${yardId}, ${horseId}, t.*
-        from unnest(${of.step}::text[], ${of.side}::text[], ${of.ability}::bytea[], ${of.calm}::bytea[],
-                    ${of.logLikelihood}::double precision[], ${of.lastDay}::date[], ${of.daysWorked}::integer[],
-                    ${of.start}::jsonb[], ${of.covariance}::jsonb[], ${of.tally}::jsonb[]) as t
+        ${trackRows(
+          yardId,
+          horseId,
+          ends.tracks.map(({ key, record }) => [key, record] as const),
+        )}
         on conflict do nothing`,
   )
 }

@@ -5,15 +5,13 @@ interface Row extends Omit<Horse, 'createdAt'> {
   readonly createdAt: Date
 }
 
-const select = (where: Sql): Sql => ({
-  text: `select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted, h.height_cm as "heightCm",
+const select = (where: Sql): Sql =>
+  sql`select h.id, h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted, h.height_cm as "heightCm",
                 h.archived, h.version, h.hand_over as "handOver",
                 h.program_id as "programId", p.school, p.name as "schoolName", h.created_at as "createdAt",
                 case when f.version is not null then json_build_object('version', f.version, 'values', f.fitted) end as "judgedBy"
          from horse h join program p on p.id = h.program_id
-           left join fit f on f.yard_id = h.yard_id and f.version = h.fit_version ${where.text}`,
-  values: where.values,
-})
+           left join fit f on f.yard_id = h.yard_id and f.version = h.fit_version ${where}`
 
 const toHorse = ({ createdAt, ...row }: Row): Horse => ({ ...row, createdAt: createdAt.toISOString() })
 

@@ -18,19 +18,22 @@ export const savePredictions = async (
   { horseId, predictions }: { horseId: string; predictions: readonly PredictionToSave[] },
 ): Promise<void> => {
   if (predictions.length === 0) return
-  const column = <T>(value: (prediction: PredictionToSave) => T): T[] => predictions.map(value)
+  const asJson = JSON.stringify(
+    predictions.map(({ answer: { id, sessionId, personId }, ...told }) => ({
+      ...told,
+      id,
+      sessionId,
+      personId,
+    })),
+  )
   await run(
     client,
     sql`insert into prediction (yard_id, horse_id, answer_id, session_id, person_id, step, side, day, chance, light,
                                 calm_chance, tight, morning, evening)
         select ${yardId}, ${horseId}, p.*
-        from unnest(${column(({ answer }) => answer.id)}::uuid[], ${column(({ answer }) => answer.sessionId)}::uuid[],
-                    ${column(({ answer }) => answer.personId)}::uuid[], ${column(({ step }) => step)}::text[],
-                    ${column(({ side }) => side)}::text[], ${column(({ day }) => day)}::date[],
-                    ${column(({ chance }) => chance)}::double precision[], ${column(({ light }) => light)}::boolean[],
-                    ${column(({ calmChance }) => calmChance)}::double precision[],
-                    ${column(({ tight }) => tight)}::boolean[], ${column(({ morning }) => morning)}::double precision[],
-                    ${column(({ evening }) => evening)}::double precision[]) as p
+        from json_to_recordset(${asJson}::json) as p(
+          id uuid, "sessionId" uuid, "personId" uuid, step text, side text, day date, chance float8, light boolean,
+          "calmChance" float8, tight boolean, morning float8, evening float8)
         on conflict (yard_id, answer_id, side) do update set morning = excluded.morning, evening = excluded.evening`,
   )
 }

@@ -1,6 +1,6 @@
 import type { EvidenceSession, Session } from '@still-pine/contract'
 import type { SessionToSave } from '@still-pine/use-cases'
-import { maybeRow, rows, run, sql, type Client, type Sql } from './sql'
+import { maybeRow, plain, rows, run, sql, type Client, type Sql } from './sql'
 
 interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
   readonly startedAt: Date
@@ -8,12 +8,12 @@ interface Row extends Omit<Session, 'startedAt' | 'confirmedAt'> {
 }
 
 // What one session spans: its answers that stand, and the time of the last.
-const SPAN = `select count(*)::int as answers, count(a.against)::int as against, max(a.at) as ended_at
-              from answer a left join voiding v on v.answer_id = a.id where v.id is null and a.session_id`
+const SPAN = plain(`select count(*)::int as answers, count(a.against)::int as against, max(a.at) as ended_at
+              from answer a left join voiding v on v.answer_id = a.id where v.id is null and a.session_id`)
 
 /** The sessions that `chosen` picks; only theirs and their neighbours' answers are read. */
-const select = (chosen: Sql): Sql => ({
-  text: `with chosen as (select s.* from pen_session s ${chosen.text})
+const select = (chosen: Sql): Sql =>
+  sql`with chosen as (select s.* from pen_session s ${chosen})
          select s.id, s.horse_id as "horseId", h.name as "horseName", p.name as "personName",
                 s.started_at as "startedAt", s.day, s.place, s.note, s.confirmed_at as "confirmedAt", s.circumstances, s.promised, own.answers, own.against,
                 own.answers > 0 and exists (
@@ -23,9 +23,7 @@ const select = (chosen: Sql): Sql => ({
                     and its.ended_at >= s.started_at) as overlaps
          from chosen s cross join lateral (${SPAN} = s.id) own
          join horse h on h.id = s.horse_id join person p on p.id = s.person_id
-         order by s.started_at desc, s.id`,
-  values: chosen.values,
-})
+         order by s.started_at desc, s.id`
 
 const toSession = ({ startedAt, confirmedAt, ...row }: Row): Session => ({
   ...row,

@@ -1,16 +1,31 @@
 import type { PoolClient, QueryResultRow } from 'pg'
 
 /** A piece of SQL with its values apart: they only ever travel as parameters. */
-export interface Sql {
-  readonly text: string
-  readonly values: readonly unknown[]
+export class Sql {
+  constructor(
+    private readonly parts: readonly string[],
+    readonly values: readonly unknown[],
+  ) {}
+
+  get text(): string {
+    return this.parts.reduce((text, part, i) => `${text}$${i}${part}`)
+  }
+
+  followedBy(value: unknown, text: string): Sql {
+    const [last, earlier] = [this.parts.at(-1)!, this.parts.slice(0, -1)]
+    if (!(value instanceof Sql)) return new Sql([...this.parts, text], [...this.values, value])
+    const [first, ...more] = value.parts
+    const joined = [...earlier, last + first, ...more]
+    return new Sql([...joined.slice(0, -1), joined.at(-1)! + text], [...this.values, ...value.values])
+  }
 }
 
-/** Tagged SQL: every `${value}` becomes a parameter. */
-export const sql = (strings: TemplateStringsArray, ...values: readonly unknown[]): Sql => ({
-  text: strings.reduce((text, part, i) => `${text}$${i}${part}`),
-  values,
-})
+/** Tagged SQL: a piece of SQL is put in as it is, and every other `${value}` becomes a parameter. */
+export const sql = (strings: TemplateStringsArray, ...values: readonly unknown[]): Sql =>
+  values.reduce<Sql>((made, value, i) => made.followedBy(value, strings[i + 1]!), new Sql([strings[0]!], []))
+
+/** SQL written down here, with nothing in it that anybody entered. */
+export const plain = (text: string): Sql => new Sql([text], [])
 
 /** What the functions of this folder run on: a client inside the yard's transaction. */
 export type Client = Pick<PoolClient, 'query'>

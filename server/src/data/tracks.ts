@@ -1,5 +1,5 @@
 import type { Side } from '@still-pine/core/answer'
-import { unknownHorse, type Belief, type HorseStanding, type Model } from '@still-pine/core/judgement'
+import { GRID, unknownHorse, type Belief, type HorseStanding, type Model } from '@still-pine/core/judgement'
 import {
   trackKey,
   trackOf,
@@ -9,7 +9,7 @@ import {
   type TrackRecord,
 } from '@still-pine/core/readiness'
 import type { CountedTrack } from '@still-pine/use-cases'
-import { rows, run, sql, type Client } from './sql'
+import { rows, run, sql, type Client, type Sql } from './sql'
 
 export interface TrackRow {
   readonly step: string
@@ -80,22 +80,30 @@ export const tracksOf = async (
   return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
 }
 
-/** The columns of tracks as they are written, one array each. */
-export const columnsOf = (all: readonly (readonly [TrackKey, TrackRecord])[]) => {
-  const column = <T>(value: (key: TrackKey, record: TrackRecord) => T): T[] =>
-    all.map(([key, record]) => value(key, record))
-  return {
-    step: column((key) => trackOf(key).step),
-    side: column((key) => trackOf(key).side),
-    ability: column((_, { belief }) => toBytes(belief.ability)),
-    calm: column((_, { belief }) => toBytes(belief.calm)),
-    logLikelihood: column((_, { belief }) => belief.logLikelihood),
-    lastDay: column((_, { belief }) => belief.lastDay),
-    daysWorked: column((_, { belief }) => belief.daysWorked),
-    start: column((_, { belief }) => JSON.stringify(belief.start)),
-    covariance: column((_, { belief }) => JSON.stringify(belief.covariance)),
-    tally: column((_, { tally }) => JSON.stringify(tally)),
-  }
+const DENSITY_BYTES = GRID.size * Float64Array.BYTES_PER_ELEMENT
+
+/** The rows of tracks to be written: their densities travel as they lie in memory, one after another, the rest as JSON. */
+export const trackRows = (
+  yardId: string,
+  horseId: string,
+  all: readonly (readonly [TrackKey, TrackRecord])[],
+): Sql => {
+  const densities = Buffer.concat(
+    all.flatMap(([, { belief }]) => [toBytes(belief.ability), toBytes(belief.calm)]),
+  )
+  const rest = all.map(([key, { belief, tally }], i) => {
+    const { logLikelihood, lastDay, daysWorked, start, covariance } = belief
+    const from = 1 + 2 * i * DENSITY_BYTES
+    return { ...trackOf(key), from, logLikelihood, lastDay, daysWorked, start, covariance, tally }
+  })
+  return sql`
+    select ${yardId}::uuid, ${horseId}::uuid, t.step, t.side, substr(d.densities, t."from", ${DENSITY_BYTES}),
+           substr(d.densities, t."from" + ${DENSITY_BYTES}, ${DENSITY_BYTES}), t."logLikelihood", t."lastDay",
+           t."daysWorked", t.start, t.covariance, t.tally
+    from json_to_recordset(${JSON.stringify(rest)}::json) as t(
+           step text, side text, "from" int, "logLikelihood" float8, "lastDay" date, "daysWorked" int, start jsonb,
+           covariance jsonb, tally jsonb),
+         (select ${densities}::bytea as densities) as d`
 }
 
 export const saveTracks = async (
@@ -104,15 +112,11 @@ export const saveTracks = async (
   { horseId, records }: { horseId: string; records: ReadonlyMap<TrackKey, TrackRecord> },
 ): Promise<void> => {
   if (records.size === 0) return
-  const of = columnsOf([...records])
   await run(
     client,
     sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
                            start, covariance, tally)
-        select ${yardId}, ${horseId}, t.*
-        from unnest(${of.step}::text[], ${of.side}::text[], ${of.ability}::bytea[], ${of.calm}::bytea[],
-                    ${of.logLikelihood}::double precision[], ${of.lastDay}::date[], ${of.daysWorked}::integer[],
-                    ${of.start}::jsonb[], ${of.covariance}::jsonb[], ${of.tally}::jsonb[]) as t
+        ${trackRows(yardId, horseId, [...records])}
           on conflict (yard_id, horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
             days_worked = excluded.days_worked, start = excluded.start, covariance = excluded.covariance,

@@ -1,11 +1,9 @@
 import type { YardPart, YardRecord } from '@still-pine/contract'
-import { rows, run, sql, type Client, type Sql } from './sql'
+import { plain, rows, run, sql, type Client, type Sql } from './sql'
 
 // Instants are written as ISO 8601 in UTC with milliseconds, as the clients make them.
 const instant = (column: string): string =>
   `to_char(${column} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`
-
-const plain = (text: string): Sql => ({ text, values: [] })
 
 /** How each part is read: every column under its name in the document, in its order. */
 const READ: Readonly<Record<YardPart, Sql>> = {
@@ -107,7 +105,9 @@ export async function* logOf(
 ): AsyncGenerator<LogLine[]> {
   // The zone is set for the transaction, and the text of a timestamptz then follows it.
   await run(client, sql`select set_config('timezone', ${timeZone}, true)`)
-  const text = `declare log_cursor no scroll cursor for
+  await run(
+    client,
+    sql`declare log_cursor no scroll cursor for
     select a.horse_id as "horseId", h.name as horse, a.step, a.side,
            to_char(a.at, 'YYYY-MM-DD"T"HH24:MI:SS.MSTZH:TZM') as at, a.rung, a.grade, a.calm,
            a.by_chance as "byChance", a.recalled, a.uncued, a.place, a.moving, a.session_id as session,
@@ -115,9 +115,9 @@ export async function* logOf(
            a.ending, a.slip, a.zone
     from answer a join horse h on h.id = a.horse_id join person p on p.id = a.person_id
     join pen_session s on s.id = a.session_id left join voiding v on v.answer_id = a.id
-    where v.id is null and ($1::uuid is null or a.horse_id = $1)
-    order by h.created_at, h.id, a.at, a.seq`
-  await run(client, { text, values: [horseId] })
+    where v.id is null and (${horseId}::uuid is null or a.horse_id = ${horseId})
+    order by h.created_at, h.id, a.at, a.seq`,
+  )
   for (;;) {
     const page = await rows<LogLine>(client, plain(`fetch ${PAGE} from log_cursor`))
     if (page.length > 0) yield page
