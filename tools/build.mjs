@@ -143,7 +143,10 @@ export const watchServer = async (onBuilt) => {
   return context
 }
 
-export const buildBench = () => bundle('bench/src/main.ts', 'bench/dist/main.js')
+export const buildBench = async () => {
+  await bundle('bench/src/work.ts', 'bench/dist/work.js')
+  await bundle('bench/src/main.ts', 'bench/dist/main.js')
+}
 
 const bundlePages = (folder) =>
   execFileSync(

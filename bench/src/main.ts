@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, writeFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
 import pg from 'pg'
 import { FEET_FIRST } from '@still-pine/core/program'
@@ -18,6 +19,7 @@ import { offlineFigures } from './offline'
 import { pageFigures } from './page'
 import { readingFigures } from './reading'
 import { tapFigures } from './tap'
+import { startThreads } from './threads'
 import { todayFigures } from './today'
 
 // Run by tools/bench.mjs, which starts the database and passes its address.
@@ -27,6 +29,7 @@ const { values } = parseArgs({
     answers: { type: 'string', default: '5000' },
     yards: { type: 'string', default: '1000' },
     herd: { type: 'string', default: '200' },
+    changes: { type: 'string', default: '14' },
     only: { type: 'string', default: 'filter,rebuild,today,line,yards,reading,page,tap,offline,charts' },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
@@ -86,15 +89,19 @@ if (parts.has('calibration')) {
   add(...calibrationFigures(say))
 }
 
-if (parts.has('fit')) {
-  say('Fitting made-up yards …')
-  add(...fitFigures(say))
-}
-
-// Not part of a run that does not ask for it: it takes hours.
-if (parts.has('composer')) {
-  say('Working made-up horses …')
-  add(...composerFigures(Number(values.herd), say))
+// Not part of a run that does not ask for them: these take from half an hour to many hours.
+if (parts.has('fit') || parts.has('composer')) {
+  const threads = startThreads(fileURLToPath(new URL('work.js', import.meta.url)))
+  if (parts.has('fit')) {
+    say('Fitting made-up yards …')
+    add(...(await fitFigures(threads, say)))
+  }
+  if (parts.has('composer')) {
+    say('Working made-up horses …')
+    const [herd, changes] = [Number(values.herd), Number(values.changes)]
+    add(...(await composerFigures(herd, { threads, changes, heard: say })))
+  }
+  await threads.end()
 }
 
 if (

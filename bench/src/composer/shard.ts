@@ -45,15 +45,21 @@ const PATH = pathTo(FEET_FIRST, GATE)
 /** The longest any horse is worked. */
 export const MOST_DAYS = 120
 
+/** A horse to be worked by each planner under a law. */
+export interface Race {
+  readonly horse: number
+  readonly change: Change
+}
+
 /**
- * One horse by each planner with the same draws. With `short`, the others are worked no longer than the composer
- * took: all that is asked then is who comes first.
+ * One horse by each planner with the same draws. Where the law is changed the others are worked no longer than the
+ * composer took: all that is asked then is who comes first.
  */
-export const rowOf = (horse: number, change: Change, short: boolean): Row => {
+export const raced = ({ horse, change }: Race): Row => {
   const nature = drawnNature(changedLaw(change), drawsOf(7919 * (horse + 1)))
   const run = (name: PlannerName, most: number): Raised =>
     raise(PATH, GATE, { nature, planner: PLANNERS[name], draw: drawsOf(104_729 * (horse + 1)), most })
   const composer = run('composer', MOST_DAYS)
-  const most = short ? (composer.workDays ?? MOST_DAYS) : MOST_DAYS
+  const most = change.constant === null ? MOST_DAYS : (composer.workDays ?? MOST_DAYS)
   return { horse, change, composer, greedy: run('greedy', most), plain: run('plain', most) }
 }

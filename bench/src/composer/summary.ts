@@ -38,7 +38,7 @@ export const herdTold = (rows: readonly Row[]): readonly Told[] =>
   })
 
 /** Under one changed constant: how often the composer came first, and how often another one did. */
-export interface Race {
+export interface RacesTold {
   readonly change: Change
   readonly horses: number
   readonly medianWorkDays: number
@@ -46,7 +46,7 @@ export interface Race {
   readonly notFirst: number
 }
 
-export const races = (rows: readonly Row[]): readonly Race[] =>
+export const racesTold = (rows: readonly Row[]): readonly RacesTold[] =>
   CHANGES.slice(1).map((change) => {
     const of = rows.filter(isOf(change))
     const isBeaten = ({ composer, greedy, plain }: Row): boolean =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seeded } from '../../tests/logs'
-import { DEFAULTS, SHIFTED, yardOf } from '../../tests/trial/fitted-yards'
+import { DEFAULTS, MANY_HORSES, shifted, yardOf } from '../../tests/trial/fitted-yards'
 import { modelWith, STANDARD_MODEL as MODEL, valuesOf, type FittedValues } from '../judgement'
 import { replayHorse } from '../readiness'
 import { fitTo, heldOutScore, heldOutSince, logLikelihoodOf } from './fit'
@@ -37,12 +37,12 @@ describe('the search', () => {
   })
 })
 
-const SIZE = { horses: 7, days: 36 }
+const SIZE = { ...MANY_HORSES, horses: 72 }
 const yardWith = (values: FittedValues, size = SIZE) => yardOf(values, seeded(20261128), size)
 
 describe('a yard’s own values', () => {
   it('are not asked of a short log', () => {
-    expect(fitTo(MODEL, yardWith(DEFAULTS, { horses: 2, days: 24 }))).toBeNull()
+    expect(fitTo(MODEL, yardWith(DEFAULTS, { ...SIZE, horses: 30 }))).toBeNull()
   })
 
   it('change no need and no rule of Solid', () => {
@@ -53,7 +53,7 @@ describe('a yard’s own values', () => {
   })
 
   it('are sought by the log-likelihood that replaying a horse gives', () => {
-    for (const horse of yardWith(SHIFTED['start higher'], { horses: 2, days: 12 })) {
+    for (const horse of yardWith(shifted('start higher'), { ...SIZE, horses: 4 })) {
       const { tracks } = replayHorse(MODEL, horse.program, horse.answers)
       const whole = [...tracks.values()].reduce((sum, { belief }) => sum + belief.logLikelihood, 0)
       const counted = [...tracks.values()].reduce((sum, { tally }) => sum + tally.answers, 0)
@@ -64,10 +64,10 @@ describe('a yard’s own values', () => {
   })
 
   it('come near the truth where all horses start more able than is assumed, and say the held-out days better', () => {
-    const horses = yardWith(SHIFTED['start higher'])
+    const horses = yardWith(shifted('start higher'))
     const fit = fitTo(MODEL, horses, { most: 50 })!
-    // The mean of seven horses’ talents is known to 1.5 / √7; three of that.
-    expect(Math.abs(fit.values.startMean - -0.7)).toBeLessThan(1.7)
+    // The mean of sixty horses’ talents is known to 1.5 / √60; four of that.
+    expect(Math.abs(fit.values.startMean - -0.7)).toBeLessThan(0.8)
     expect(fit.values.startMean).toBeGreaterThan(-2)
     expect(fit.heldOut).toBeGreaterThanOrEqual(fit.inUse - 0.002)
     expect(fit.inUse).toBeCloseTo(heldOutScore(MODEL, horses, heldOutSince(horses)), 12)

@@ -105,7 +105,8 @@ export const heldOutScore = (model: Model, horses: readonly HorseHistory[], sinc
   return (all.logLikelihood - before.logLikelihood) / Math.max(1, all.answers - before.answers)
 }
 
-const upTo = (horses: readonly HorseHistory[], since: Day): readonly HorseHistory[] =>
+/** What was answered before a day. */
+export const upTo = (horses: readonly HorseHistory[], since: Day): readonly HorseHistory[] =>
   horses.map(({ program, answers }) => ({ program, answers: answers.filter(({ day }) => day < since) }))
 
 /** The first of the last fifth of the days on which anything was asked. */
@@ -140,6 +141,19 @@ const pull = (defaults: FittedValues, values: FittedValues, answers: number): nu
 const isInRange = (values: FittedValues): boolean =>
   FITTED_NAMES.every((name) => values[name] >= RULES[name].least && values[name] <= RULES[name].most)
 
+/**
+ * What a fit makes as small as it can: minus the mean log-likelihood of an answer, and more of it the further the values
+ * lie from the defaults.
+ */
+export const costOf = (defaults: Model, horses: readonly HorseHistory[]) => {
+  const start = valuesOf(defaults)
+  return (values: FittedValues): number => {
+    if (!isInRange(values)) return Infinity
+    const score = scoreOf(modelWith(defaults, values), horses)
+    return pull(start, values, score.answers) - score.logLikelihood / score.answers
+  }
+}
+
 const fromPoint = (at: readonly number[]): FittedValues =>
   Object.fromEntries(FITTED_NAMES.map((name, i) => [name, at[i]!])) as Record<FittedName, number>
 
@@ -156,16 +170,10 @@ export const fitTo = (
   const workDays = new Set(horses.flatMap((horse) => horse.answers.map(({ day }) => day))).size
   if (answers < ENOUGH.answers || workDays < ENOUGH.workDays) return null
   const since = heldOutSince(horses)
-  const learntFrom = upTo(horses, since)
   const start = valuesOf(defaults)
-  const worse = (at: readonly number[]): number => {
-    const values = fromPoint(at)
-    if (!isInRange(values)) return Infinity
-    const score = scoreOf(modelWith(defaults, values), learntFrom)
-    return pull(start, values, score.answers) - score.logLikelihood / score.answers
-  }
+  const cost = costOf(defaults, upTo(horses, since))
   const found = nelderMead(
-    worse,
+    (at) => cost(fromPoint(at)),
     FITTED_NAMES.map((name) => start[name]),
     { sizes: FITTED_NAMES.map((name) => RULES[name].priorSd / 2), most, close: 1e-6 },
   )

@@ -23,8 +23,7 @@ import {
   POINTS,
   quantile,
   restedTo,
-  shifted,
-  spread,
+  move,
   STANDARD_MODEL as MODEL,
   startMeanWith,
   unknownHorse,
@@ -128,9 +127,10 @@ describe('a move', () => {
         }),
         ({ mean, sd, by, wide }) => {
           const density = gaussian({ mean, sd })
-          const uneven = (i: number): number => by * Math.cos(i / 40)
-          expectSame(shifted(density, uneven), naivelyShifted(density, uneven))
-          expectSame(spread(density, wide), naivelySpread(density, wide))
+          const table = POINTS.map((_, i) => Math.cos(i / 40))
+          const moved = move(density, { times: by, table, plus: by / 3 }, wide)
+          const uneven = (i: number): number => by * table[i]! + by / 3
+          expectSame(moved, naivelySpread(naivelyShifted(density, uneven), wide))
         },
       ),
       { numRuns: 60 },
@@ -139,10 +139,7 @@ describe('a move', () => {
 
   it('keeps all mass, adds its shift to the mean and its square to the variance', () => {
     const density = gaussian({ mean: -1, sd: 0.6 })
-    const moved = spread(
-      shifted(density, () => 0.37),
-      0.45,
-    )
+    const moved = move(density, { times: 0, table: POINTS, plus: 0.37 }, 0.45)
     const { mean, variance } = momentsOf(moved)
     expect(sum(moved)).toBeCloseTo(1, 9)
     expect(mean).toBeCloseTo(-0.63, 6)

@@ -1,9 +1,9 @@
 import { daysBetween, isHalfWeight, isTight, type Answer, type Day, type Kind } from '../answer'
-import { expectation, gaussian, GRID, meanOf, momentsOf, quantile, type Density } from './grid'
-import { learntFrom, narrowed, type HorseStanding } from './horse'
+import { expectation, gaussian, GRID, meanOf, POINTS, quantile, type Density } from './grid'
+import { learntFrom, narrowed, type HorseStanding, type Moved } from './horse'
 import { difficulty, gradeAtMost, tablesFor, type Tables } from './likelihood'
 import type { Model, Normal, OwnNumber } from './model'
-import { afterRest, retention, shifted, spread } from './transition'
+import { afterRest, move, retention } from './transition'
 
 /** Where a track started: it rests back towards this. */
 export interface Start {
@@ -100,28 +100,47 @@ export const restedTo = (model: Model, belief: Belief, day: Day): Belief => {
   return rested
 }
 
-interface Weighed {
+interface Weighed extends Moved {
   readonly density: Density
   /** Σ weight · likelihood, never raised to a power: how likely the answer was. */
   readonly evidence: number
 }
 
+/** Mass this small changes no digit anyone sees. */
+const NEGLIGIBLE = 1e-14
+
 /** Bayes' rule at every point; an answer of half weight raises its likelihood to the power 0.5. */
 const weighed = (density: Density, likelihood: Float64Array, half: boolean): Weighed => {
   const after = new Float64Array(GRID.size)
   let evidence = 0
+  let meanWas = 0
+  let squareWas = 0
   let sum = 0
+  let meanIs = 0
+  let squareIs = 0
   for (let i = 0; i < GRID.size; i++) {
     const weight = density[i]!
+    if (weight < NEGLIGIBLE) continue
+    const x = POINTS[i]!
     const whole = weight * likelihood[i]!
     const counted = half ? weight * Math.sqrt(likelihood[i]!) : whole
     evidence += whole
+    meanWas += weight * x
+    squareWas += weight * x * x
     sum += counted
+    meanIs += counted * x
+    squareIs += counted * x * x
     after[i] = counted
   }
   const scale = 1 / sum
   for (let i = 0; i < GRID.size; i++) after[i]! *= scale
-  return { density: after, evidence }
+  meanIs *= scale
+  return {
+    density: after,
+    evidence,
+    was: { mean: meanWas, variance: squareWas - meanWas ** 2 },
+    is: { mean: meanIs, variance: squareIs * scale - meanIs ** 2 },
+  }
 }
 
 /** The share of a density on its lowest points. */
@@ -149,8 +168,7 @@ const withGrade = (
   { belief, horse }: TrackOfHorse,
   { answer, tables, half }: Given,
 ): TrackOfHorse & { readonly tooBig: number } => {
-  const { density, evidence } = weighed(belief.ability, tables.grade[answer.grade]!, half)
-  const moved = { was: momentsOf(belief.ability), is: momentsOf(density) }
+  const { density, evidence, ...moved } = weighed(belief.ability, tables.grade[answer.grade]!, half)
   const { covariance } = belief
   const talent = learntFrom(model, horse, { which: 'talent', covariance: covariance.talent, ...moved })
   const speed = learntFrom(model, horse, { which: 'speed', covariance: covariance.speed, ...moved })
@@ -159,11 +177,11 @@ const withGrade = (
   const scale = model.law.tiring ** (horse.burst.asks - 1) * (isTight(answer.calm) ? model.law.tightShare : 1)
   const unit = scale * expectation(density, tables.unitGain)
   const doubt = Math.max(0, 2 * unit * withSpeed + unit ** 2 * speed.variance)
-  const gained = shifted(density, (i) => speed.mean * scale * tables.unitGain[i]!)
+  const learnt = { times: speed.mean * scale, table: tables.unitGain }
   return {
     belief: {
       ...belief,
-      ability: spread(gained, Math.sqrt(model.noise ** 2 + doubt)),
+      ability: move(density, learnt, Math.sqrt(model.noise ** 2 + doubt)),
       covariance: {
         talent: narrowed(covariance.talent, moved),
         speed: withSpeed + unit * speed.variance,
@@ -183,8 +201,7 @@ const withCalm = (
   { answer, tables, half }: Given,
 ): TrackOfHorse => {
   if (answer.calm === null) return { belief, horse }
-  const { density } = weighed(belief.calm, tables.calm[answer.calm]!, half)
-  const moved = { was: momentsOf(belief.calm), is: momentsOf(density) }
+  const { density, ...moved } = weighed(belief.calm, tables.calm[answer.calm]!, half)
   const { covariance } = belief
   const ease = learntFrom(model, horse, { which: 'ease', covariance: covariance.ease, ...moved })
   const eased = isTight(answer.calm) ? 0 : (1 - tooBig) * horse.speed.mean * model.law.calmShare
@@ -192,10 +209,7 @@ const withCalm = (
   return {
     belief: {
       ...belief,
-      calm: spread(
-        shifted(density, () => by),
-        model.noise,
-      ),
+      calm: move(density, { times: 0, table: POINTS, plus: by }, model.noise),
       covariance: { ...covariance, ease: narrowed(covariance.ease, moved) },
     },
     horse: { ...horse, ease },

@@ -48,12 +48,29 @@ const isFresh = ({ gate, on }: GateHistory, step: Step, { belief, tally }: Track
   return !gate.dueToday.includes(step.key) || (today?.day === on && today.coldPass === true)
 }
 
+interface SolidOn {
+  readonly model: Model
+  readonly step: Step
+  readonly on: Day
+  readonly solid: boolean
+}
+
+/** While a day's answers come in, all tracks but one stay as they were: what was last said of each is kept. */
+const lastSolid = new WeakMap<TrackRecord, SolidOn>()
+
 /** What only has to be counted is looked at first: most gates that are not Go fail by it. */
+const isSolidOn = (model: Model, step: Step, { record, on }: { record: TrackRecord; on: Day }): boolean => {
+  const last = lastSolid.get(record)
+  if (last?.on === on && last.step === step && last.model === model) return last.solid
+  const counted = { tally: record.tally, daysWorked: record.belief.daysWorked }
+  const solid =
+    countedMisses(model, step, counted).length === 0 && stateOn(model, step, { record, on }) === 'solid'
+  lastSolid.set(record, { model, step, on, solid })
+  return solid
+}
+
 const isSolid = (asked: GateHistory, step: Step, record: TrackRecord): boolean =>
-  isFresh(asked, step, record) &&
-  countedMisses(asked.model, step, { tally: record.tally, daysWorked: record.belief.daysWorked }).length ===
-    0 &&
-  stateOn(asked.model, step, { record, on: asked.on }) === 'solid'
+  isFresh(asked, step, record) && isSolidOn(asked.model, step, { record, on: asked.on })
 
 const isMet = (
   asked: GateHistory,
