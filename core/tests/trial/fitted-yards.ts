@@ -53,8 +53,6 @@ export const yardOf = (
 ): readonly HorseHistory[] => {
   const model = modelWith(STANDARD_MODEL, values)
   const { least, most } = model.speedBounds
-  // Horses that learn half as fast also differ half as much in it.
-  const spread = (model.own.speed.sd * values.speedMean) / STANDARD_MODEL.own.speed.mean
 
   const rest = (track: Track, on: string): void => {
     if (track.lastDay !== null) {
@@ -87,7 +85,7 @@ export const yardOf = (
 
   return times(horses, (n) => {
     const talent = values.talentSd * normalDraw(draw)
-    const speed = Math.min(most, Math.max(least / 2, values.speedMean + spread * normalDraw(draw)))
+    const speed = Math.min(most, Math.max(least, values.speedMean + model.own.speed.sd * normalDraw(draw)))
     const tracks = new Map<Step, Track>()
     const trackOf = (step: Step): Track => {
       const start = values.startMean + talent + values.startSd * normalDraw(draw)

@@ -1,8 +1,9 @@
+import type { Side } from '@still-pine/core/answer'
 import type { SavedDayEnds } from '@still-pine/core/evidence'
 import type { HorseStanding } from '@still-pine/core/judgement'
-import { trackKey, type Records } from '@still-pine/core/readiness'
+import { trackKey, trackOf, type Records } from '@still-pine/core/readiness'
 import { maybeRow, rows, run, sql, type Client } from './sql'
-import { toRecord, trackRows, type TrackRow } from './tracks'
+import { recordFromBytes, recordToBytes, tracksLeftSince } from './tracks'
 
 /** A horse as it stood at the end of a day. */
 export interface StoodThen extends Records {
@@ -20,22 +21,15 @@ export const stoodBefore = async (
     sql`select day, standing from horse_day_end where horse_id = ${horseId} and day < ${day} order by day desc limit 1`,
   )
   if (!end) return undefined
-  const found = await rows<TrackRow>(
+  const found = await rows<{ readonly step: string; readonly side: Side; readonly record: Buffer }>(
     client,
-    sql`select distinct on (step, side) * from (
-          select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
-                 days_worked as "daysWorked", start, covariance, tally
-          from track where horse_id = ${horseId} and last_day <= ${end.day}
-          union all
-          select step, side, ability, calm, log_likelihood, last_day, days_worked, start, covariance, tally
-          from track_day_end where horse_id = ${horseId} and last_day <= ${end.day}) as stood
-        order by step, side, "lastDay" desc`,
+    sql`select distinct on (step, side) step, side, record
+        from track_day_end where horse_id = ${horseId} and last_day <= ${end.day}
+        order by step, side, last_day desc`,
   )
-  return {
-    day: end.day,
-    horse: end.standing,
-    tracks: new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)])),
-  }
+  const then = found.map(({ step, side, record }) => [trackKey(step, side), recordFromBytes(record)] as const)
+  const left = await tracksLeftSince(client, horseId, end.day)
+  return { day: end.day, horse: end.standing, tracks: new Map([...then, ...left]) }
 }
 
 /** Saves ends of days; those that are there already are the same. */
@@ -53,15 +47,20 @@ export const saveDayEnds = async (
                     ${ends.horses.map(({ horse }) => JSON.stringify(horse))}::jsonb[]) as e
         on conflict do nothing`,
   )
+  const pieces = ends.tracks.map(({ record }) => recordToBytes(record))
+  let from = 1
+  const told = ends.tracks.map(({ key, record }, i) => {
+    const { length } = pieces[i]!
+    from += length
+    return { ...trackOf(key), lastDay: record.belief.lastDay, from: from - length, length }
+  })
   await run(
     client,
-    sql`insert into track_day_end (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
-                                   start, covariance, tally)
-        ${trackRows(
-          yardId,
-          horseId,
-          ends.tracks.map(({ key, record }) => [key, record] as const),
-        )}
+    sql`insert into track_day_end (yard_id, horse_id, step, side, last_day, record)
+        select ${yardId}, ${horseId}, t.step, t.side, t."lastDay", substr(p.pieces, t."from", t.length)
+        from json_to_recordset(${JSON.stringify(told)}::json) as t(
+               step text, side text, "lastDay" date, "from" int, length int),
+             (select ${Buffer.concat(pieces)}::bytea as pieces) as p
         on conflict do nothing`,
   )
 }

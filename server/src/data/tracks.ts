@@ -9,9 +9,9 @@ import {
   type TrackRecord,
 } from '@still-pine/core/readiness'
 import type { CountedTrack } from '@still-pine/use-cases'
-import { rows, run, sql, type Client, type Sql } from './sql'
+import { rows, run, sql, type Client } from './sql'
 
-export interface TrackRow {
+interface TrackRow {
   readonly step: string
   readonly side: Side
   readonly ability: Buffer
@@ -24,12 +24,14 @@ export interface TrackRow {
   readonly tally: Tally
 }
 
+const DENSITY_BYTES = GRID.size * Float64Array.BYTES_PER_ELEMENT
+
 // A posterior is stored as its 281 doubles, lowest ability first, as this machine writes them (little-endian).
 const toBytes = (density: Float64Array): Buffer =>
   Buffer.from(density.buffer, density.byteOffset, density.byteLength)
 const fromBytes = (bytes: Buffer): Float64Array => new Float64Array(new Uint8Array(bytes).buffer)
 
-export const toRecord = (row: TrackRow): TrackRecord => ({
+const toRecord = (row: TrackRow): TrackRecord => ({
   belief: {
     ability: fromBytes(row.ability),
     calm: fromBytes(row.calm),
@@ -41,6 +43,20 @@ export const toRecord = (row: TrackRow): TrackRecord => ({
   },
   tally: row.tally,
 })
+
+/** A track as one piece: its two densities, and then the rest as JSON. */
+export const recordToBytes = ({ belief: { ability, calm, ...belief }, tally }: TrackRecord): Buffer =>
+  Buffer.concat([toBytes(ability), toBytes(calm), Buffer.from(JSON.stringify({ belief, tally }))])
+
+export const recordFromBytes = (bytes: Buffer): TrackRecord => {
+  const rest = JSON.parse(bytes.subarray(2 * DENSITY_BYTES).toString()) as {
+    readonly belief: Omit<Belief, 'ability' | 'calm'>
+    readonly tally: Tally
+  }
+  const ability = fromBytes(bytes.subarray(0, DENSITY_BYTES))
+  const calm = fromBytes(bytes.subarray(DENSITY_BYTES, 2 * DENSITY_BYTES))
+  return { belief: { ...rest.belief, ability, calm }, tally: rest.tally }
+}
 
 /** A horse with all its tracks, as its answers so far have left them. */
 export const recordsOf = async (
@@ -65,6 +81,9 @@ export const recordsOf = async (
 export const saveStanding = (client: Client, horseId: string, standing: HorseStanding) =>
   run(client, sql`update horse set standing = ${JSON.stringify(standing)}::jsonb where id = ${horseId}`)
 
+const asRecords = (found: readonly TrackRow[]): Map<TrackKey, TrackRecord> =>
+  new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
+
 /** What is kept of a horse's tracks, or of those of one step. */
 export const tracksOf = async (
   client: Client,
@@ -77,17 +96,32 @@ export const tracksOf = async (
                days_worked as "daysWorked", start, covariance, tally
         from track where horse_id = ${horseId} and (${step}::text is null or step = ${step})`,
   )
-  return new Map(found.map((row) => [trackKey(row.step, row.side), toRecord(row)]))
+  return asRecords(found)
 }
 
-const DENSITY_BYTES = GRID.size * Float64Array.BYTES_PER_ELEMENT
-
-/** The rows of tracks to be written: their densities travel as they lie in memory, one after another, the rest as JSON. */
-export const trackRows = (
-  yardId: string,
+/** Of a horse's tracks those that nobody has asked since a day. */
+export const tracksLeftSince = async (
+  client: Client,
   horseId: string,
-  all: readonly (readonly [TrackKey, TrackRecord])[],
-): Sql => {
+  day: string,
+): Promise<Map<TrackKey, TrackRecord>> =>
+  asRecords(
+    await rows<TrackRow>(
+      client,
+      sql`select step, side, ability, calm, log_likelihood as "logLikelihood", last_day as "lastDay",
+                 days_worked as "daysWorked", start, covariance, tally
+          from track where horse_id = ${horseId} and last_day <= ${day}`,
+    ),
+  )
+
+/** Saves tracks; their densities travel as they lie in memory, one after another, and the rest as JSON. */
+export const saveTracks = async (
+  client: Client,
+  yardId: string,
+  { horseId, records }: { horseId: string; records: ReadonlyMap<TrackKey, TrackRecord> },
+): Promise<void> => {
+  if (records.size === 0) return
+  const all = [...records]
   const densities = Buffer.concat(
     all.flatMap(([, { belief }]) => [toBytes(belief.ability), toBytes(belief.calm)]),
   )
@@ -96,27 +130,17 @@ export const trackRows = (
     const from = 1 + 2 * i * DENSITY_BYTES
     return { ...trackOf(key), from, logLikelihood, lastDay, daysWorked, start, covariance, tally }
   })
-  return sql`
-    select ${yardId}::uuid, ${horseId}::uuid, t.step, t.side, substr(d.densities, t."from", ${DENSITY_BYTES}),
-           substr(d.densities, t."from" + ${DENSITY_BYTES}, ${DENSITY_BYTES}), t."logLikelihood", t."lastDay",
-           t."daysWorked", t.start, t.covariance, t.tally
-    from json_to_recordset(${JSON.stringify(rest)}::json) as t(
-           step text, side text, "from" int, "logLikelihood" float8, "lastDay" date, "daysWorked" int, start jsonb,
-           covariance jsonb, tally jsonb),
-         (select ${densities}::bytea as densities) as d`
-}
-
-export const saveTracks = async (
-  client: Client,
-  yardId: string,
-  { horseId, records }: { horseId: string; records: ReadonlyMap<TrackKey, TrackRecord> },
-): Promise<void> => {
-  if (records.size === 0) return
   await run(
     client,
     sql`insert into track (yard_id, horse_id, step, side, ability, calm, log_likelihood, last_day, days_worked,
                            start, covariance, tally)
-        ${trackRows(yardId, horseId, [...records])}
+        select ${yardId}, ${horseId}, t.step, t.side, substr(d.densities, t."from", ${DENSITY_BYTES}),
+               substr(d.densities, t."from" + ${DENSITY_BYTES}, ${DENSITY_BYTES}), t."logLikelihood", t."lastDay",
+               t."daysWorked", t.start, t.covariance, t.tally
+        from json_to_recordset(${JSON.stringify(rest)}::json) as t(
+               step text, side text, "from" int, "logLikelihood" float8, "lastDay" date, "daysWorked" int, start jsonb,
+               covariance jsonb, tally jsonb),
+             (select ${densities}::bytea as densities) as d
           on conflict (yard_id, horse_id, step, side) do update set ability = excluded.ability, calm = excluded.calm,
             log_likelihood = excluded.log_likelihood, last_day = excluded.last_day,
             days_worked = excluded.days_worked, start = excluded.start, covariance = excluded.covariance,
