@@ -18,9 +18,10 @@ const STEPS = ['settle-in-pen', 'face-up', 'lead-up', 'stand', 'step-back', 'dra
   stepOf(FEET_FIRST, key)!,
 )
 
-/** How a yard works: how many horses, and how long each stays. */
+/** How a yard works: how many horses come, how many on a day, and how long each stays. */
 export interface Yard {
   readonly horses: number
+  readonly arrivals: number
   readonly workDays: number
   /** Steps asked on a day, and asks of each in a row. */
   readonly steps: number
@@ -29,9 +30,7 @@ export interface Yard {
   readonly from: number
 }
 
-/** Work days, and horses that come on a day. */
 const GAP = 2
-const ARRIVALS = 2
 
 /** A step is asked a rung up where most went light, and a rung down where little did. */
 const UP = 0.6
@@ -49,10 +48,12 @@ interface Track {
 export const yardOf = (
   values: FittedValues,
   draw: Draw,
-  { horses, workDays, steps, asks, from }: Yard,
+  { horses, arrivals, workDays, steps, asks, from }: Yard,
 ): readonly HorseHistory[] => {
   const model = modelWith(STANDARD_MODEL, values)
   const { least, most } = model.speedBounds
+  // Horses that learn half as fast also differ half as much in it.
+  const spread = (model.own.speed.sd * values.speedMean) / DEFAULTS.speedMean
 
   const rest = (track: Track, on: string): void => {
     if (track.lastDay !== null) {
@@ -85,7 +86,7 @@ export const yardOf = (
 
   return times(horses, (n) => {
     const talent = values.talentSd * normalDraw(draw)
-    const speed = Math.min(most, Math.max(least, values.speedMean + model.own.speed.sd * normalDraw(draw)))
+    const speed = Math.min(most, Math.max(least, values.speedMean + spread * normalDraw(draw)))
     const tracks = new Map<Step, Track>()
     const trackOf = (step: Step): Track => {
       const start = values.startMean + talent + values.startSd * normalDraw(draw)
@@ -94,7 +95,7 @@ export const yardOf = (
       return track
     }
     const answers = times(workDays, (worked) => {
-      const on = day(GAP * (Math.floor(n / ARRIVALS) + worked))
+      const on = day(GAP * (Math.floor(n / arrivals) + worked))
       const first = Math.floor((worked * STEPS.length) / workDays)
       return times(steps, (j) => STEPS[(first + j) % STEPS.length]!).flatMap((step) =>
         burst(trackOf(step), { step, on, speed }),
@@ -107,10 +108,10 @@ export const yardOf = (
 export const DEFAULTS = valuesOf(STANDARD_MODEL)
 
 /** Through such a yard many horses pass, and stay for a few days only. */
-export const MANY_HORSES: Yard = { horses: 180, workDays: 3, steps: 5, asks: 2, from: 1 }
+export const MANY_HORSES: Yard = { horses: 180, arrivals: 2, workDays: 3, steps: 5, asks: 2, from: 1 }
 
 /** In such a yard every step is asked once a day, for some weeks. */
-export const ONCE_A_DAY: Yard = { horses: 140, workDays: 12, steps: 6, asks: 1, from: 2 }
+export const ONCE_A_DAY: Yard = { horses: 120, arrivals: 4, workDays: 10, steps: 6, asks: 1, from: 2 }
 
 /** Yards whose horses differ from what is assumed: the value that does, and how they work. */
 export const SHIFTED = {
