@@ -65,6 +65,7 @@ export const TrackViewSchema = ChancesSchema.extend({
   temper: z.enum(['soft', 'reactive', 'worried', 'learning', 'dull']).nullable(),
   logLikelihood: z.number(),
   meanAbility: z.number(),
+  speed: z.number().optional(),
 }) satisfies z.ZodType<TrackView>
 
 const GateTrackSchema = z.object({

@@ -1,7 +1,7 @@
 import type { Day } from '../answer'
 import type { Program } from '../program'
 import type { Facts, Views } from '../readiness'
-import { ASSUMED, type PlanRequest } from './asked'
+import { learnerOf, type PlanRequest } from './asked'
 import { openingOf, type Opening } from './gate-asks'
 import { goalsOf } from './goals'
 import type { ClosedStep, OpenStep } from './open-steps'
@@ -30,7 +30,7 @@ export const fieldOf = (
     facts,
     on,
     open,
-    asked: { outlook = ORDINARY, learner = ASSUMED, aim, today = NOTHING_YET },
+    asked: { outlook = ORDINARY, learner = learnerOf(program, views), aim, today = NOTHING_YET },
   }: { facts: Facts; on: Day; open: readonly OpenStep[]; asked: PlanRequest },
 ): Field => {
   const goals = goalsOf(learner, program, { views, facts, on, ...(aim === undefined ? {} : { aim }) })

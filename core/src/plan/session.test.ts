@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { answer, day, seeded, times } from '../../tests/logs'
 import { PLAIN, type Answer, type Side } from '../answer'
-import { STANDARD_MODEL as MODEL } from '../judgement'
+import { STANDARD_MODEL as MODEL, valuesOf } from '../judgement'
 import { newcomer, workThrough } from '../herd'
 import { STANDARD_LAW } from '../learning'
-import { FEET_FIRST, SCHOOLS, stepOf, type Program } from '../program'
+import { FEET_FIRST, judgedBy, SCHOOLS, stepOf, type Program } from '../program'
 import { noRecords, recordsWith, replayHorse, viewsOf, type Facts, type TrackedAnswer } from '../readiness'
 import { ORDINARY } from './outlook'
-import type { PlanRequest } from './asked'
+import { learnerOf, type PlanRequest } from './asked'
 import { planSession } from './session'
 import { todayFrom } from './today'
 
@@ -214,6 +214,20 @@ describe('the shape of a session', () => {
 })
 
 describe('what a session is planned for', () => {
+  it('is this horse, as fast as it has shown itself, by the values of its yard', () => {
+    const records = replayHorse(MODEL, FEET_FIRST, CAUGHT)
+    const views = viewsOf(MODEL, FEET_FIRST, { records, on: day(20) })
+    const { model, law } = learnerOf(FEET_FIRST, views)
+    expect(model).toBe(MODEL)
+    expect(law.speed).toBe(records.horse.speed.mean)
+    expect(law.speed).not.toBe(STANDARD_LAW.speed)
+    const slow = judgedBy(FEET_FIRST, { ...valuesOf(MODEL), cold: 0.9 })
+    expect(learnerOf(slow, new Map())).toMatchObject({
+      model: { cold: 0.9 },
+      law: { speed: STANDARD_LAW.speed },
+    })
+  })
+
   const { views, on } = workedHorse(FEET_FIRST, 16, 3)
   const plan = (asked: PlanRequest, facts: Partial<Facts> = {}) =>
     planSession(FEET_FIRST, views, { facts: { ...FACTS, ...facts }, on, asked })

@@ -2,7 +2,7 @@ import { count, type Day } from '../answer'
 import { holdOn, mostLoadDays, type Facts } from '../facts'
 import type { Gate, Program } from '../program'
 import type { Views } from '../readiness'
-import { ASSUMED, type PlanRequest } from './asked'
+import { learnerOf, type PlanRequest } from './asked'
 import { NO_WISHES, type SessionPlan } from './burst'
 import { burstFrom, lightAskFrom } from './burst-from'
 import { chosenParts, worthOfAll } from './chosen'
@@ -72,7 +72,12 @@ export const planSession = (
   views: Views,
   { facts, on, asked = {} }: { facts: Facts; on: Day; asked?: PlanRequest },
 ): SessionPlan => {
-  const { outlook = ORDINARY, wishes = NO_WISHES, learner = ASSUMED, today = NOTHING_YET } = asked
+  const {
+    outlook = ORDINARY,
+    wishes = NO_WISHES,
+    learner = learnerOf(program, views),
+    today = NOTHING_YET,
+  } = asked
   const hold = holdOn(facts, on)
   if (hold?.leaves === 'nothing')
     return resting(on, `Rests: veterinary hold since ${hold.on}${hold.until ? `, to ${hold.until}` : ''}.`, {

@@ -63,6 +63,8 @@ export interface TrackView extends Chances {
   readonly logLikelihood: number
   /** Mean ability today; what carries over to other steps. */
   readonly meanAbility: number
+  /** How much one ask teaches this horse at most, as its answers so far tell; not in Lines of an earlier law. */
+  readonly speed?: number | undefined
 }
 
 /** The hardest rung a track held to at the end of its last day worked, and how. */
@@ -260,5 +262,6 @@ export const judge = (
     temper: temperOf(atRequired, tally.answers, { daysWorked: belief.daysWorked, onceSolid }),
     logLikelihood: belief.logLikelihood,
     meanAbility: meanAbility(rested),
+    speed: horse.speed.mean,
   }
 }
