@@ -1,8 +1,23 @@
-import { costOf, fitTo, FITTED_NAMES, heldOutScore, heldOutSince, upTo } from '@still-pine/core/fit'
+import { costOf, fitTo, FITTED_NAMES, heldOutScore, heldOutSince, upTo, type Fit } from '@still-pine/core/fit'
 import { modelWith, STANDARD_MODEL, type FittedValues } from '@still-pine/core/judgement'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { yardOf } from '../../core/tests/trial/fitted-yards'
-import type { FoundValues, ToFind } from './fit'
+import { yardOf, type Yard } from '../../core/tests/trial/fitted-yards'
+
+export interface ToFind {
+  readonly values: FittedValues
+  readonly yard: Yard
+  readonly seed: number
+  /** The value whose sampling error is asked for. */
+  readonly moved: keyof FittedValues | null
+}
+
+export interface FoundValues {
+  readonly fit: Fit
+  /** From the curvature of the log-likelihood where it is highest. */
+  readonly samplingError: number | null
+  /** How much better the true values say the held-out days than those in use: no fit can be expected to beat that. */
+  readonly truthBetter: number
+}
 
 const THROWN_AWAY = 20
 

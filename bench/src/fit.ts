@@ -1,33 +1,9 @@
-import type { Fit } from '@still-pine/core/fit'
-import type { FittedValues } from '@still-pine/core/judgement'
-import {
-  DEFAULTS,
-  MANY_HORSES,
-  ONCE_A_DAY,
-  SHIFTED,
-  shifted,
-  type Yard,
-} from '../../core/tests/trial/fitted-yards'
+import { DEFAULTS, MANY_HORSES, ONCE_A_DAY, SHIFTED, shifted } from '../../core/tests/trial/fitted-yards'
+import type { FoundValues, ToFind } from './find-values'
 import type { Figure } from './measure'
 import type { Threads } from './threads'
 
 const PLAIN_YARDS = 10
-
-export interface ToFind {
-  readonly values: FittedValues
-  readonly yard: Yard
-  readonly seed: number
-  /** The value whose sampling error is asked for. */
-  readonly moved: keyof FittedValues | null
-}
-
-export interface FoundValues {
-  readonly fit: Fit
-  /** From the curvature of the log-likelihood where it is highest. */
-  readonly samplingError: number | null
-  /** How much better the true values say the held-out days than those in use: no fit can be expected to beat that. */
-  readonly truthBetter: number
-}
 
 const SHIFTED_YARDS = Object.keys(SHIFTED) as (keyof typeof SHIFTED)[]
 

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import type { Race, Row } from './composer/shard'
-import type { FoundValues, ToFind } from './fit'
+import type { FoundValues, ToFind } from './find-values'
 
 /** All the cores there are, for what takes minutes or hours. */
 export interface Threads {
