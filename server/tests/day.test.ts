@@ -224,10 +224,10 @@ describe('the yard’s calendar', () => {
 describe('SQL', () => {
   it('takes every value as a parameter', () => {
     const name = `x'; drop table horse; --`
-    expect(sql`select * from horse where name = ${name} and version = ${3}`).toEqual({
-      text: 'select * from horse where name = $1 and version = $2',
-      values: [name, 3],
-    })
+    const named = sql`name = ${name} and version = ${3}`
+    const whole = sql`select * from horse where ${named} and sex = ${'mare'}`
+    expect(whole.text).toBe('select * from horse where name = $1 and version = $2 and sex = $3')
+    expect(whole.values).toEqual([name, 3, 'mare'])
   })
 })
 
