@@ -110,7 +110,7 @@ export const DEFAULTS = valuesOf(STANDARD_MODEL)
 /** Through such a yard many horses pass, and stay for a few days only. */
 export const MANY_HORSES: Yard = { horses: 180, arrivals: 2, workDays: 3, steps: 5, asks: 2, from: 1 }
 
-/** In such a yard every step is asked once a day, for some weeks. */
+/** In such a yard every step is asked once a day, for three weeks. */
 export const ONCE_A_DAY: Yard = { horses: 120, arrivals: 4, workDays: 10, steps: 6, asks: 1, from: 2 }
 
 /** Yards whose horses differ from what is assumed: the value that does, and how they work. */
