@@ -61,10 +61,12 @@ export const inYardOf = async <T>(
   const { pool, now, engine, threads, wantDay } = workings
   const saves: Save[] = []
   const afterwards = (save: Save): void => void saves.push(save)
+  let isDayWanted = false
   const value = await inYard(pool, asker, {
     view,
     work: (client) => {
       saves.length = 0
+      isDayWanted = false
       return work({
         client,
         ...asker,
@@ -72,10 +74,12 @@ export const inYardOf = async <T>(
         engine,
         threads,
         afterwards,
-        wantDay: () => wantDay(asker.yardId),
+        wantDay: () => void (isDayWanted = true),
       })
     },
   })
+  // Not before it is committed: the day is made from what others can see by then.
+  if (isDayWanted) wantDay(asker.yardId)
   savesOf(workings).add(asker, saves)
   return value
 }
