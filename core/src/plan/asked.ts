@@ -9,8 +9,8 @@ import type { Today } from './today'
 /** What is known of how this horse answers and learns: by its yard's values, and as fast as it has shown so far. */
 export const learnerOf = (program: Program, views: Views): Learner => {
   const model = modelFor(program)
-  const [any] = views.values()
-  return { model, law: { ...model.law, speed: any?.speed ?? model.law.speed } }
+  const [view] = views.values()
+  return { model, law: { ...model.law, speed: view?.speed ?? model.law.speed } }
 }
 
 /** What a plan is made for, beside the horse itself. */

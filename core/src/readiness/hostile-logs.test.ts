@@ -52,9 +52,9 @@ const asked = (i: number, change: Partial<TrackedAnswer> = {}): TrackedAnswer =>
 describe('a log that no horse gave', () => {
   it('of 20 000 answers is judged like any other', () => {
     const draw = seeded(11)
-    const any = (i: number) =>
+    const drawn = (i: number) =>
       asked(i, { grade: Math.floor(5 * draw()) as Grade, calm: Math.floor(3 * draw()) as Calm })
-    expectSound(times(20_000, any), day(1200))
+    expectSound(times(20_000, drawn), day(1200))
   })
 
   it('of which every answer was tight, and none light', () => {
