@@ -1,10 +1,14 @@
 import { appendFileSync, existsSync, readFileSync, writeFileSync } from 'node:fs'
+import type { FirstAsks } from '../../../core/tests/trial/raise'
 import type { Change, PlannerName, Row } from './shard'
 
 type Raised = Row[PlannerName]
 
 const HEADING =
-  'horse,constant,by,plan work days,plan load days,greedy work days,greedy load days,plain work days,plain load days'
+  'horse,constant,by,plan work days,plan load days,greedy work days,greedy load days,plain work days,plain load days,first asks,likely misses,misses'
+
+const toCells = (first: FirstAsks | null): readonly (string | number)[] =>
+  first === null ? ['', '', ''] : [first.asks, first.likelyMisses.toFixed(4), first.misses]
 
 const toLine = ({ horse, change, composer, greedy, plain }: Row): string =>
   [
@@ -12,6 +16,7 @@ const toLine = ({ horse, change, composer, greedy, plain }: Row): string =>
     change.constant ?? '',
     change.by,
     ...[composer, greedy, plain].flatMap(({ workDays, loadDays }) => [workDays ?? '', loadDays]),
+    ...toCells(composer.firstAsks),
   ].join(',')
 
 const toRow = (line: string): Row => {
@@ -19,11 +24,14 @@ const toRow = (line: string): Row => {
   const raised = (at: number): Raised => ({
     workDays: days[at] === '' ? null : Number(days[at]),
     loadDays: Number(days[at + 1]),
+    firstAsks: null,
   })
+  const [asks, likelyMisses, misses] = days.slice(6).map(Number)
+  const firstAsks = days[6] === '' ? null : { asks: asks!, likelyMisses: likelyMisses!, misses: misses! }
   return {
     horse: Number(horse),
     change: { constant: (constant || null) as Change['constant'], by: Number(by) },
-    composer: raised(0),
+    composer: { ...raised(0), firstAsks },
     greedy: raised(2),
     plain: raised(4),
   }

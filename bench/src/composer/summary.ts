@@ -37,6 +37,30 @@ export const herdTold = (rows: readonly Row[]): readonly Told[] =>
     }
   })
 
+/** The misses that the gate said were likely, and those that came, a horse. */
+export interface MissesTold {
+  readonly horses: number
+  readonly asks: number
+  readonly said: number
+  readonly came: number
+  /** The sampling error of what came less what was said. */
+  readonly error: number
+}
+
+export const missesTold = (rows: readonly Row[]): MissesTold => {
+  const first = standardRows(rows).flatMap(({ composer: { firstAsks } }) => firstAsks ?? [])
+  const apart = first.map(({ misses, likelyMisses }) => misses - likelyMisses)
+  const middle = mean(apart)
+  const variance = apart.reduce((sum, one) => sum + (one - middle) ** 2, 0) / Math.max(1, apart.length - 1)
+  return {
+    horses: first.length,
+    asks: mean(first.map(({ asks }) => asks)),
+    said: mean(first.map(({ likelyMisses }) => likelyMisses)),
+    came: mean(first.map(({ misses }) => misses)),
+    error: Math.sqrt(variance / Math.max(1, apart.length)),
+  }
+}
+
 /** Under one changed constant: how often the composer came first, and how often another one did. */
 export interface RacesTold {
   readonly change: Change

@@ -4,7 +4,7 @@ import type { Threads } from '../threads'
 import { chartOf } from './chart'
 import { addRow, rowsIn } from './rows'
 import { CHANGES, type Change, type Race } from './shard'
-import { herdTold, racesTold } from './summary'
+import { herdTold, missesTold, racesTold } from './summary'
 
 const ROWS = 'docs/decisions/0014-composer.csv'
 const CHART = 'docs/decisions/0014-composer.svg'
@@ -35,6 +35,8 @@ export const composerFigures = async (
   )
   writeFileSync(CHART, chartOf(rows))
   const told = herdTold(rows)
+  const misses = missesTold(rows)
+  const ofGate = `${misses.horses} horses, ${misses.asks.toFixed(1)} first asks before First time up`
   return [
     ...told.flatMap(({ planner, horses, reached, meanWorkDays, medianWorkDays, meanLoadDays }): Figure[] => {
       const of = `${horses} horses, ${planner}`
@@ -50,6 +52,18 @@ export const composerFigures = async (
         { name: `${of}: load days, mean`, value: meanLoadDays, unit: 'd', aim: '' },
       ]
     }),
+    {
+      name: `${ofGate}: misses that came`,
+      value: misses.came,
+      unit: 'a horse',
+      aim: `${misses.said.toFixed(2)} said`,
+    },
+    {
+      name: `${ofGate}: what came less what was said`,
+      value: misses.came - misses.said,
+      unit: 'a horse',
+      aim: `± ${misses.error.toFixed(2)}`,
+    },
     ...racesTold(rows).map(({ change, horses, first }) => ({
       name: `${nameOf(change)}: the composer first, of ${horses}`,
       value: first,

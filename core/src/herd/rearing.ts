@@ -3,7 +3,7 @@ import { STANDARD_MODEL } from '../judgement'
 import { NOTHING_YET, todayFrom, type Today } from '../plan'
 import type { Program } from '../program'
 import { gateVerdict, noRecords, recordsWith, viewsOf, type Facts, type Views } from '../readiness'
-import { newcomer, type Draw, type Nature } from './simulated'
+import { newcomer, type Draw, type Nature, type SimulatedHorse } from './simulated'
 import { workThrough, type DayOfWork, type LoggedAnswer } from './work-day'
 
 /** What a day is planned from beside the horse's tracks. */
@@ -25,6 +25,8 @@ export interface Morning {
   readonly views: Views
   readonly facts: Facts
   readonly lastWork: readonly LoggedAnswer[]
+  /** What it truly is, which no planner is told. */
+  readonly horse: SimulatedHorse
 }
 
 const FIRST_DAY: Day = '2026-03-02'
@@ -64,7 +66,7 @@ export function* rearing(
     const day = dayOf(workDays)
     const facts = nothingInTheWay(day)
     const views = viewsOf(STANDARD_MODEL, program, { records, on: day })
-    yield { workDays, day, views, facts, lastWork }
+    yield { workDays, day, views, facts, lastWork, horse }
     lastWork = []
     const work = (bursts: DayOfWork['bursts']): void => {
       const worked = workThrough(horse, { day, bursts }, draw)
