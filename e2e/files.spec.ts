@@ -12,7 +12,7 @@ const FROM_ELSEWHERE = [
 test('a log from elsewhere is mapped, looked at, and brought in whole', async ({ page, demo }) => {
   await enterDemo(page, demo)
   await page.goto(`${demo.url}/yard`)
-  await page.getByRole('link', { name: 'Bring in a log or a yard' }).click()
+  await page.getByRole('link', { name: 'Import a log or a yard' }).click()
   const choose = (name: string, lines: readonly string[]): Promise<void> =>
     page
       .getByLabel('File')
@@ -20,10 +20,10 @@ test('a log from elsewhere is mapped, looked at, and brought in whole', async ({
   await choose('book.csv', [...FROM_ELSEWHERE, '16.04.2026;Rex;Face up;;2;1;;Runa'])
   await expect(page.getByText('3 answers in 2 sessions can be read; 1 lines cannot.')).toBeVisible()
   await expect(page.getByText('line 5, column Horse name: “Rex”', { exact: false })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Bring in 3 answers/ })).toBeDisabled()
+  await expect(page.getByRole('button', { name: /^Import 3 answers/ })).toBeDisabled()
   await choose('book2.csv', FROM_ELSEWHERE)
   await expect(page.getByText('3 answers in 2 sessions can be read; 0 lines cannot.')).toBeVisible()
-  await page.getByRole('button', { name: /^Bring in 3 answers/ }).click()
+  await page.getByRole('button', { name: /^Import 3 answers/ }).click()
   await expect(page.getByText('Brought in: 3 answers of 1 horse.', { exact: false })).toBeVisible()
   await choose('ambiguous.csv', [FROM_ELSEWHERE[0]!, '03.04.2026;Yarrow;Face up;;2;1;;'])
   await expect(page.getByText('These days can be read in more than one way: say which.')).toBeVisible()
@@ -36,7 +36,7 @@ test('a yard goes out of one server and into another, and out again the same', a
   await enterDemo(page, demo)
   await page.goto(`${demo.url}/yard`)
   const saved = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Take out the whole yard (JSON)' }).click()
+  await page.getByRole('link', { name: 'Export the whole yard (JSON)' }).click()
   const file = readFileSync(await (await saved).path())
   const empty = await startProduct({ demo: false })
   try {
@@ -47,7 +47,7 @@ test('a yard goes out of one server and into another, and out again the same', a
     await page
       .getByLabel('File')
       .setInputFiles({ name: 'yard.json', mimeType: 'application/json', buffer: file })
-    await page.getByRole('button', { name: 'Bring in the yard' }).click()
+    await page.getByRole('button', { name: 'Import the yard' }).click()
     await expect(page.getByText(/^Brought in: [\d,]+ answers of \d+ horses/)).toBeVisible({
       timeout: 200_000,
     })

@@ -1,4 +1,4 @@
-import { enterDemo, expect, test, wait } from './fixtures'
+import { enterDemo, expect, test, press, wait } from './fixtures'
 
 test('a new yard makes itself, adds a horse, works it and reads the gate', async ({ page, yard }) => {
   await page.goto(yard.url)
@@ -37,27 +37,27 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   // Pen: an accept with the keyboard. Tightened, then settled; calm in the count of three.
   await page.getByRole('link', { name: /to the pen/ }).click()
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
   await page.getByRole('button', { name: 'Tightened' }).click()
   await expect(page.getByText('Keep the same level until the feet').filter({ visible: true })).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await page.keyboard.press('w')
   await expect(
     page.getByRole('img', { name: /1 answers, oldest first: tightened, watchful/ }).first(),
   ).toBeVisible()
   // A second one, corrected to "noticed" and marked by chance.
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await page.keyboard.press('2')
   await page.keyboard.press('c')
   await page.keyboard.press('l')
   await expect(page.getByRole('img', { name: /noticed, loose, half weight/ }).first()).toBeVisible()
   // A third is undone.
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await expect(page.getByRole('img', { name: /^3 answers/ }).first()).toBeVisible()
   await page.keyboard.press('u')
   await expect(page.getByRole('img', { name: /^2 answers/ }).first()).toBeVisible()
@@ -98,7 +98,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await expect(page.getByText('4 answers on 1 work day')).toBeVisible()
   await page.getByRole('link', { name: 'Curlew “Ωμέγα” 🐴', exact: true }).click()
   await page.getByRole('link', { name: 'Halter gate: Not yet' }).click()
-  await expect(page.getByText('0 of 5 tracks hold.')).toBeVisible()
+  await expect(page.getByText('0 of 5 skills hold.')).toBeVisible()
   await expect(page.getByText(/^Of 5 first asks about/)).toBeVisible()
   await page.getByText('Go on all the same, with a reason').click()
   await page.getByLabel('Why').fill('It wore one on its last farm; I saw it.')

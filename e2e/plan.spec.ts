@@ -94,7 +94,7 @@ test.describe('on a phone', () => {
     ).toBeVisible()
   })
 
-  test('the rest follows what happens: what went badly at its smallest is left for today', async ({
+  test('the rest follows what happens: no more of what went badly at its smallest', async ({
     page,
     demo,
   }) => {
@@ -122,7 +122,7 @@ test.describe('on a phone', () => {
       await page.getByRole('button', { name: /^No answer/ }).click()
       await wait(page, 900)
     }
-    await expect(page.getByText(/The rest is planned again: .* is left for today/)).toBeVisible()
+    await expect(page.getByText(/The rest is planned again: no more .* today/)).toBeVisible()
     // Nothing there suits the touching of a horse.
     await expect.poll(steps).not.toContain('first-touch')
   })

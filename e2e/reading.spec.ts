@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 import { keepDays } from './kept-days'
 
 const region = (page: Page, heading: string) =>
@@ -10,7 +10,7 @@ test('a horse is read: where its answers stand, what moved, what was left out', 
   await page.goto(`${demo.url}/horses/${id.Sedge}`)
   await page.getByRole('link', { name: 'How it goes' }).click()
   await expect(page.getByRole('img', { name: /Each track by answer and calm/ })).toBeVisible()
-  await expect(page.getByText(/^Of \d+ tracks with answers enough: \d+ soft/)).toBeVisible()
+  await expect(page.getByText(/^Of \d+ skills with answers enough: \d+ soft/)).toBeVisible()
   // Each corner that holds anything says what to do there.
   await expect(page.getByText(/^Soft, \d+ tracks?$/)).toBeVisible()
   await expect(
@@ -80,9 +80,9 @@ test('how a session was is kept with it, and tells its answers apart', async ({ 
   await page.getByLabel('Kit as fitted').blur()
   await page.getByRole('link', { name: /Take Crake to the pen/ }).click()
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await page.keyboard.press('l')
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
 
@@ -130,7 +130,7 @@ test('a horse with no history, and one with nothing but recalled answers, has a 
   await enterDemo(page, demo)
   const untouched = await addHorse(page, demo, { name: 'Eider' })
   await page.goto(`${demo.url}/horses/${untouched}/reading`)
-  await expect(page.getByText(/^No track has eight answers on two days yet/)).toBeVisible()
+  await expect(page.getByText(/^No skill has eight answers on two days yet/)).toBeVisible()
   await expect(page.getByText('What it is like is not known: nothing was asked yet.')).toBeVisible()
   await expect(page.getByText('No first ask has been predicted yet.')).toBeVisible()
 
@@ -164,7 +164,7 @@ test('twenty thousand answers are read in the end', async ({ page, demo }) => {
   )
   await keepDays(page, demo, { horseId: horse, days })
   await page.goto(`${demo.url}/horses/${horse}/reading`)
-  await expect(page.getByText(/^Of 4 tracks with answers enough/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/^Of 4 skills with answers enough/)).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText(/^Of 800 first asks/)).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText(/It starts steps .* From 20000 answers/)).toBeVisible({
     timeout: 120_000,

@@ -32,7 +32,7 @@ test('a school is copied, bent, looked at, saved, and a horse is moved over and 
   await handle.focus()
   await moveByKeys(page, ['ArrowUp', 'ArrowUp', 'ArrowUp', 'ArrowUp'])
   await expect(page.getByLabel('Words of rung 1')).toHaveValue('an inch of the nose')
-  await page.getByRole('button', { name: 'Take out rung 3, halfway' }).click()
+  await page.getByRole('button', { name: 'Remove rung 3, halfway' }).click()
   await expect(page.getByText(/answers given on “halfway” count as the rung below it/)).toBeVisible()
   // A need is found by a few letters, and what would make a circle is refused with the reason.
   const needs = page.getByRole('heading', { name: 'Needs first' }).locator('..')
@@ -122,7 +122,7 @@ test('a school goes out as a file and comes in again; a broken one names its lin
   await page.goto(`${demo.url}/yard/schools`)
   const bring = (body: string) =>
     page
-      .getByLabel('Bring in a school')
+      .getByLabel('Import a school')
       .setInputFiles({ name: 'school.json', mimeType: 'application/json', buffer: Buffer.from(body) })
   await bring(text.replace('"stage": 1,', '"stage": 11,'))
   const line = text.split('\n').findIndex((one) => one.includes('"stage": 1,')) + 1

@@ -62,7 +62,7 @@ const trouble = ({ danger }: BurstSoFar, asked: readonly Marked[]): Advice | nul
 
 const enough = ({ seconds }: BurstSoFar, asked: readonly Marked[]): Advice | null => {
   if (seconds > BURST_SECONDS)
-    return { kind: 'time', headline: 'Two minutes are up', reason: 'Do something else and come back to it.' }
+    return { kind: 'time', headline: 'Two minutes are up', reason: 'Do something else, then ask it again.' }
   const lastThree = asked.slice(-3)
   if (lastThree.length === 3 && lastThree.every(isEasy))
     return { kind: 'leave', headline: 'Leave it here', reason: 'Three light and loose in a row.' }

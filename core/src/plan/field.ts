@@ -42,7 +42,7 @@ export const fieldOf = (
     if (over) {
       barred.push({
         step,
-        words: over === 'done' ? 'done for today: it held' : 'left for today: it went badly',
+        words: over === 'done' ? 'done for today: it held' : 'no more of it today: it went badly',
       })
       continue
     }

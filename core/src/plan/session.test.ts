@@ -79,7 +79,7 @@ describe('today’s plan', () => {
     expect(plan.bursts[0]).toMatchObject({ step: 'settle-in-pen', purpose: 'begin', firstSide: 'none' })
     expect(plan.bursts[0]!.sides).toEqual([{ side: 'none', rung: 1, asks: 6, places: [] }])
     expect(plan.bursts[0]!.reasons[0]).toMatch(
-      /^New, and all it needs is met\. On the way to the Halter gate; about \d+ work days to go, and \d+ more wait behind it$/,
+      /^New, and all it needs is met\. On the way to the Halter gate; about \d+ work days to go, and \d+ days of later steps that need it$/,
     )
     expect(plan.bursts[0]!.reasons[1]).toBe(
       'Opens at rung 1, “person at the gate”: the first time starts at the bottom',
@@ -334,7 +334,9 @@ describe('the rest of a session', () => {
       expect(sides.find((one) => one.side === side.side)!.rung).toBeLessThanOrEqual(3)
     const left = hard(1)
     expect(left.bursts.some(({ step }) => step === learning.step)).toBe(false)
-    expect(left.left.find(({ step }) => step === learning.step)?.words).toBe('left for today: it went badly')
+    expect(left.left.find(({ step }) => step === learning.step)?.words).toBe(
+      'no more of it today: it went badly',
+    )
   })
 
   it('is over when the minutes are used', () => {

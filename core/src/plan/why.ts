@@ -16,12 +16,12 @@ const chanceAsked = ({ open }: Candidate): number =>
 const atItsRung = ({ open: { step, tracks } }: Candidate): string =>
   tracks.some(({ rung }) => rung < step.requiredRung) ? ' at the rung it needs' : ''
 
-/** What the path wants of it: "The First saddle gate asks for it; about 3 work days to go, and 8 more wait behind it". */
+/** What the path wants of it: "The First saddle gate asks for it; about 3 work days to go, and 8 days of later steps that need it". */
 const pathReason = ({ goal }: Candidate): string => {
   const whose = goal.gate === null ? 'No gate asks for it' : `On the way to the ${goal.gate.name} gate`
   const days = Math.max(1, Math.round(goal.days))
   const behind = Math.round(goal.behind)
-  return `${whose}; about ${count(days, 'work day')} to go${behind > 0 ? `, and ${behind} more wait behind it` : ''}`
+  return `${whose}; about ${count(days, 'work day')} to go${behind > 0 ? `, and ${count(behind, 'day')} of later steps that need it` : ''}`
 }
 
 const checkReason = (candidate: Candidate, on: Day): string => {
@@ -46,7 +46,7 @@ export const stateReason = (candidate: Candidate, purpose: Purpose, on: Day): st
     case 'check':
       return checkReason(candidate, on)
     case 'close':
-      return `To end on something good: ${chancePercent(chanceAsked(candidate))} chance of a light answer`
+      return `To finish with something good: ${chancePercent(chanceAsked(candidate))} chance of a light answer`
     case 'mend':
       return `Slipped: it was Solid and is not now${waitsFor(view) === null ? '' : ` (${waitsFor(view)})`}; last asked ${view.lastDay ? ago(view.lastDay, on) : 'never'}`
     case 'begin':

@@ -58,7 +58,7 @@ export const expectedGains = (
   return told
 }
 
-/** A required track that would not be light and easy at the gate costs about so many days. */
+/** A required track that is likely to fail at the gate costs about so many days. */
 const MISS_DAYS = 1
 
 /** What holds and was not asked for so long begins to be due, and is due after so many more days. */

@@ -83,13 +83,13 @@ describe('the Halter gate', () => {
     const verdict = verdictOf('halter', [], { on: day(0) })
     expect(verdict.verdict).toBe('not-yet')
     expect(verdict.weakest[0]!.words).toMatch(/not asked yet/)
-    expect(verdict.sentence).toBe('0 of 5 tracks hold.')
+    expect(verdict.sentence).toBe('0 of 5 skills hold.')
   })
 
   it('is Go for the day when its needs are met, and names the day and the step', () => {
     const verdict = verdictOf('halter', solidLog(NEEDED), { on: day(8) })
     expect(verdict).toMatchObject({ verdict: 'go', day: day(8), gate: 'halter' })
-    expect(verdict.sentence).toBe('Go for halter on, today only. All 5 tracks hold.')
+    expect(verdict.sentence).toBe('Go for halter on, today only. All 5 skills hold.')
     expect(verdict.likelyMisses).toBeLessThan(1)
   })
 
@@ -137,7 +137,7 @@ describe('the Halter gate', () => {
     const verdict = verdictOf('halter', solidLog(NEEDED), { on: day(8) })
     const byHand = verdict.tracks.reduce((sum, { chance, calmChance }) => sum + 1 - chance * calmChance, 0)
     expect(verdict.likelyMisses).toBeCloseTo(byHand, 12)
-    expect(verdict.likelyMissesWords).toBe('Of 5 first asks fewer than 1 would not be light and easy.')
+    expect(verdict.likelyMissesWords).toBe('Of 5 first asks fewer than 1 are likely to fail.')
   })
 
   it('puts the three weakest in words and numbers', () => {

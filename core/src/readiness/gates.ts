@@ -171,14 +171,14 @@ const sentenceFor = (
     case 'not-yet':
       return tracks.length === 0
         ? 'Nothing is ticked: say what this horse is to leave with.'
-        : `${held} of ${tracks.length} tracks hold.`
+        : `${held} of ${tracks.length} skills hold.`
     case 'check-first':
       return `${count(due.length, 'short check')} to run first, ${count(
         due.reduce((sum, { asks }) => sum + asks, 0),
         'ask',
       )} in all.`
     case 'go':
-      return `Go for ${guarded(gate, program)}, today only. All ${tracks.length} tracks hold.`
+      return `Go for ${guarded(gate, program)}, today only. All ${tracks.length} skills hold.`
   }
 }
 

@@ -45,10 +45,10 @@ export const chanceInWords = (view: Pick<TrackView, 'state' | 'misses' | 'chance
     : `${chancePercent(view.chance)}, but ${lowerFirst(waits)}`
 }
 
-/** "of 29 first asks about 2 would not be light and easy". */
+/** "of 29 first asks about 2 are likely to fail". */
 export const missesInWords = (likelyMisses: number, tracks: number): string => {
   const about = likelyMisses < 0.5 ? 'fewer than 1' : `about ${Math.round(likelyMisses)}`
-  return `Of ${count(tracks, 'first ask')} ${about} would not be light and easy.`
+  return `Of ${count(tracks, 'first ask')} ${about} are likely to fail.`
 }
 
 /** The misses of a track as one line: "missing: …; …". Empty when none. */

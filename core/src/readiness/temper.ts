@@ -33,7 +33,7 @@ export const TEMPER_ADVICE: Record<Temper, string> = {
 
 /** What each temper means, to be read beside the chance. */
 export const TEMPER_WORDS: Record<Temper, string> = {
-  soft: 'answers, and easy in itself',
+  soft: 'responsive and relaxed',
   reactive: 'right but tight: not a pass',
   worried: 'worried: make it smaller',
   learning: 'easy, and still finding out',

@@ -33,9 +33,9 @@ describe('reasons in words and numbers', () => {
   })
 
   it('never multiplies chances, and never says that nothing can go wrong', () => {
-    expect(missesInWords(2.2, 29)).toBe('Of 29 first asks about 2 would not be light and easy.')
-    expect(missesInWords(0.3, 5)).toBe('Of 5 first asks fewer than 1 would not be light and easy.')
-    expect(missesInWords(0.6, 1)).toBe('Of 1 first ask about 1 would not be light and easy.')
+    expect(missesInWords(2.2, 29)).toBe('Of 29 first asks about 2 are likely to fail.')
+    expect(missesInWords(0.3, 5)).toBe('Of 5 first asks fewer than 1 are likely to fail.')
+    expect(missesInWords(0.6, 1)).toBe('Of 1 first ask about 1 are likely to fail.')
   })
 
   it('lists what is missing by rule, and nothing when it is Solid', () => {

@@ -84,7 +84,7 @@ export const askerOf = async (
   if (found?.epoch !== epoch) throw new Refusal('signed-out', SIGNED_OUT)
   const { yardId, role, timeZone } = found
   if (needs !== 'open' && needs !== 'signed-in' && !mayDo(role, needs))
-    throw new Refusal('not-allowed', `A person in the part of ${role} may not do this.`)
+    throw new Refusal('not-allowed', `Somebody whose role is ${role} may not do this.`)
   return { yardId, personId, deviceId, role, timeZone }
 }
 

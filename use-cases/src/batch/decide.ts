@@ -39,7 +39,7 @@ const NO_SESSION = 'Its session is not known: send the session first.'
 const FURTHEST_DAYS = 31
 
 const notAllowed = ({ who: { role } }: Moment, action: Action): Refused | null =>
-  mayDo(role, action) ? null : refused(`A person in the part of ${role} may not do this.`)
+  mayDo(role, action) ? null : refused(`Somebody whose role is ${role} may not do this.`)
 
 type Item<Kind extends BatchItem['do']> = Extract<BatchItem, { do: Kind }>
 

@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { daysBetween } from '@still-pine/core/answer'
+import { count, daysBetween } from '@still-pine/core/answer'
 import { STAGES, stepOf, type Program } from '@still-pine/core/program'
 import { upperFirst } from '@still-pine/core/readiness'
 import { useState, type ReactNode } from 'react'
@@ -80,7 +80,7 @@ const StalePanel = ({ line, program }: { line: Line; program: Program }) => {
           : stale
               .map(
                 ({ step, side, days }) =>
-                  `${stepOf(program, step)?.name}${side === 'none' ? '' : `, ${side}`}: ${days} days off`,
+                  `${stepOf(program, step)?.name}${side === 'none' ? '' : `, ${side}`}: not asked for ${count(days, 'day')}`,
               )
               .join('. ')}
       </p>

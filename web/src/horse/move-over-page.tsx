@@ -21,8 +21,8 @@ const isOtherwise = ({ before, after }: Track): boolean => standing(before) !== 
 const sentence = ({ steps }: MoveOver): string => {
   const tracks = steps.flatMap((step) => step.tracks)
   const otherwise = tracks.filter((track) => isOtherwise(track) && track.answers > 0).length
-  if (otherwise === 0) return 'No track that has answers is judged otherwise.'
-  return `${count(otherwise, 'track')} with answers ${otherwise === 1 ? 'is' : 'are'} judged otherwise.`
+  if (otherwise === 0) return 'No skill that has answers is judged otherwise.'
+  return `${count(otherwise, 'skill')} with answers ${otherwise === 1 ? 'is' : 'are'} judged otherwise.`
 }
 
 const Steps = ({ steps }: Pick<MoveOver, 'steps'>) => (

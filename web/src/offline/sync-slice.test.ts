@@ -18,7 +18,7 @@ it.each([
 
 it('says nothing of what it has not counted', () =>
   expect(syncWords({ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, isCounted: false }, NOW)).toBe(
-    'looking what waits',
+    'checking what is unsent',
   ))
 
 it.each([

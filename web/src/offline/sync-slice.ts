@@ -69,7 +69,7 @@ export const syncWords = (
   { isCounted, waiting, needYou, oldestAt, reach }: SyncState & { readonly isCounted: boolean },
   now: number,
 ): string => {
-  if (!isCounted) return 'looking what waits'
+  if (!isCounted) return 'checking what is unsent'
   if (needYou > 0) return `${needYou} ${needYou === 1 ? 'needs' : 'need'} you`
   if (waiting === 0) return reach === 'away' ? 'all saved, no signal' : 'all saved'
   if (reach === 'signed-out') return `${waiting} kept here, sign in to send`

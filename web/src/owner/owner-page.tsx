@@ -16,7 +16,7 @@ const Report = ({ report }: { report: OwnersReport }) => {
     <section className="flex flex-col gap-4">
       <h2 className="text-3xl">{name}</h2>
       <p className="text-lg">
-        {open ? `${BLOCK_WORDS[open.kind]} since ${fullDay(open.from)}.` : 'In no block of work now.'}
+        {open ? `${BLOCK_WORDS[open.kind]} since ${fullDay(open.from)}.` : 'No block of work is open.'}
       </p>
       {closed.map((block) => (
         <details key={block.id} className="border-t-4 border-ink bg-panel p-4">

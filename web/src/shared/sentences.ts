@@ -5,7 +5,7 @@ import type { Temper } from '@still-pine/core/readiness'
 /** "Of 34 tracks with answers enough, 29 are soft; 3 are right but tight, 2 worried." */
 export const planeInWords = (tempers: readonly Temper[]): string => {
   if (tempers.length === 0)
-    return 'No track has eight answers on two days yet: then this shows which are soft, tight, worried or slow.'
+    return 'No skill has eight answers on two days yet: then this shows which are soft, tight, worried or slow.'
   const named: readonly (readonly [Temper, string])[] = [
     ['soft', 'soft'],
     ['reactive', 'right but tight'],
@@ -17,7 +17,7 @@ export const planeInWords = (tempers: readonly Temper[]): string => {
     const many = tempers.filter((one) => one === temper).length
     return many === 0 ? [] : [`${many} ${words}`]
   })
-  return `Of ${count(tempers.length, 'track')} with answers enough: ${parts.join(', ')}.`
+  return `Of ${count(tempers.length, 'skill')} with answers enough: ${parts.join(', ')}.`
 }
 
 const points = (share: number): string => count(Math.round(Math.abs(share) * 100), 'point')

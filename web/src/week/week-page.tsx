@@ -1,3 +1,4 @@
+import { count } from '@still-pine/core/answer'
 import { Link } from 'react-router'
 import { useQuery } from '../app/client'
 import { Loading } from '../shared/loading'
@@ -49,7 +50,7 @@ const WeekPage = () => {
                           .slice(0, 3)
                           .map(
                             ({ name, side, days }) =>
-                              `${name}${side === 'none' ? '' : `, ${side}`}: ${days} days off`,
+                              `${name}${side === 'none' ? '' : `, ${side}`}: not asked for ${count(days, 'day')}`,
                           )
                           .join('; ')}
                   </td>

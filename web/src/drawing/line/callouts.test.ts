@@ -55,7 +55,9 @@ describe('what is named on the Line', () => {
   })
 
   it('is what time has worn, with its days', () => {
-    expect(words(lineOn('2026-08-01', worked(3, { calm: 1 })))).toEqual(['settle in the pen: 88 days off'])
+    expect(words(lineOn('2026-08-01', worked(3, { calm: 1 })))).toEqual([
+      'settle in the pen: not asked for 88 days',
+    ])
   })
 
   it('is what slipped, before anything else', () => {

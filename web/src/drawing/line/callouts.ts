@@ -1,5 +1,5 @@
 import type { Line } from '@still-pine/contract'
-import { daysBetween } from '@still-pine/core/answer'
+import { count, daysBetween } from '@still-pine/core/answer'
 import type { Program, Step } from '@still-pine/core/program'
 
 /** A step worth naming on the drawing, and why. */
@@ -27,7 +27,7 @@ const wornCallout = (step: Step, tracks: readonly Track[], day: string): Callout
   const rusty = tracks.find(({ view }) => view.state === 'rusty')
   if (!rusty || rusty.view.lastDay === null) return null
   const days = daysBetween(rusty.view.lastDay, day)
-  return { step: step.key, words: `${name}: ${days} days off`, tone: 'worn', weight: 3 }
+  return { step: step.key, words: `${name}: not asked for ${count(days, 'day')}`, tone: 'worn', weight: 3 }
 }
 
 const weakCallout = (step: Step, tracks: readonly Track[]): Callout | null => {

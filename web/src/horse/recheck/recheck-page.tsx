@@ -18,7 +18,7 @@ import { useTodaysAnswers } from '../use-todays-answers'
 import { useRecheck } from './use-recheck'
 
 const sizeWords = ({ asks, held, gapDays, leftOver }: RecheckSheet): string => {
-  const known = `${count(held, 'track')} held when it was last worked, ${count(gapDays, 'calendar day')} ago`
+  const known = `${count(held, 'skill')} held when it was last worked, ${count(gapDays, 'calendar day')} ago`
   if (held === 0) return 'Nothing held yet when it was last worked: there is nothing to check again.'
   if (asks.length === 0)
     return `${known}. The break is too short to have spoilt any of them: nothing needs to be checked for it.`

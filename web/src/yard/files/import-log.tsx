@@ -136,7 +136,7 @@ export const ImportLog = ({ reader, file, fileName, timeZone }: Props) => {
           {now && <SendingBar now={now} />}
           {ended && <EndedNotice ended={ended} />}
           <Button look="act" className="self-start" disabled={!mayImport} onClick={() => void bring()}>
-            Bring in {preview ? preview.answers.toLocaleString() : ''} answers
+            Import {preview ? preview.answers.toLocaleString() : ''} answers
           </Button>
         </div>
       </div>

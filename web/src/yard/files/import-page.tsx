@@ -35,7 +35,7 @@ const ImportYard = ({ file }: { file: File }) => {
       {ended && <EndedNotice ended={ended} />}
       {ended?.step !== 'done' && (
         <Button look="act" className="self-start" disabled={now !== null} onClick={() => void bring()}>
-          Bring in the yard
+          Import the yard
         </Button>
       )}
     </div>
@@ -69,7 +69,7 @@ const ImportPage = () => {
         <Link to="/yard" className="underline decoration-2 underline-offset-4">
           {me.yard.name}
         </Link>
-        : bring in
+        : import
       </h1>
       {mayDo(me.person.role, 'bring-in') ? (
         <>

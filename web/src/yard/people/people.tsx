@@ -44,7 +44,7 @@ const PersonForm = ({ person, onDone }: { person: ListedPerson | null; onDone: (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void save(event)}>
       <TextField label="Name" error={errors.name?.message} {...register('name')} />
       <ChoiceField
-        label="Part"
+        label="Role"
         hint={MAY[watch('role')]}
         error={errors.role?.message}
         words={ROLES.map((role) => [role, role])}

@@ -66,7 +66,7 @@ const HorseRow = ({ row, day }: { row: Row; day: string }) => {
             </Link>
             : <b className={VERDICT_LOOK[gate.verdict]}>{VERDICTS[gate.verdict]}</b>
             <span className="block text-quiet">
-              {gate.holding} of {count(gate.tracks, 'track')} hold
+              {gate.holding} of {count(gate.tracks, 'skill')} hold
             </span>
           </td>
           <td className="py-2 phone:py-0">

@@ -61,7 +61,7 @@ export const ImportSchool = ({ schools }: { schools: readonly School[] }) => {
     setRead(file ? readSchool(await file.text()) : null)
   return (
     <section className="flex max-w-3xl flex-col gap-3">
-      <Field label="Bring in a school" hint="A file that was taken out of Still Pine (JSON).">
+      <Field label="Import a school" hint="A file that Still Pine exported (JSON).">
         {(props) => (
           <input
             type="file"

@@ -114,10 +114,10 @@ export const NeedList = ({ title, hint, program, needs, not, onAdd, onDrop }: Pr
               <Button
                 look="quiet"
                 className="shrink-0 whitespace-nowrap"
-                aria-label={`Take out ${words}`}
+                aria-label={`Remove ${words}`}
                 onClick={() => onDrop(need)}
               >
-                Take out
+                Remove
               </Button>
             </li>
           )

@@ -43,10 +43,10 @@ const Rung = ({ step, rung, draft }: { step: Step; rung: number; draft: SchoolDr
       <Button
         look="quiet"
         className="shrink-0 whitespace-nowrap"
-        aria-label={`Take out rung ${rung}, ${words}`}
+        aria-label={`Remove rung ${rung}, ${words}`}
         onClick={() => draft.make({ do: 'remove-rung', step: step.key, rung })}
       >
-        Take out
+        Remove
       </Button>
     </SortableRow>
   )
