@@ -1,4 +1,4 @@
-import { enterDemo, expect, test, wait } from './fixtures'
+import { enterDemo, expect, test, press, wait } from './fixtures'
 import { savedOf, lying, settleIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
@@ -20,9 +20,9 @@ test('what waits is sent in the background when its page is gone', async ({ page
   const before = (await savedOf(page, demo, { horse: id.Teal!, step: 'face-up' })).length
   // The page cannot send; the service worker is not stopped by this.
   await page.route('**/answers/batch', (route) => route.abort())
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 700)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
   await page.goto('about:blank')
   await expect(async () => {

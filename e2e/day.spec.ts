@@ -1,4 +1,4 @@
-import { addHorse, enterDemo, expect, test, wait } from './fixtures'
+import { addHorse, enterDemo, expect, test, press, wait } from './fixtures'
 
 test('a gate’s stops are confirmed on the day, and the verdict follows', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
@@ -45,9 +45,9 @@ test('what a gate wants now is run in the pen, and the gate follows', async ({ p
     const sides = await page.getByRole('status', { name: /side$/ }).count()
     for (let side = 0; side < Math.max(1, 2 * sides); side++) {
       if (side > 0) await page.keyboard.press('s')
-      await page.keyboard.press('Space')
+      await press(page, 'Space')
       await wait(page, isAsk ? 900 : 350)
-      await page.keyboard.press('Space')
+      await press(page, 'Space')
       await page.keyboard.press('l')
     }
     const next = page.getByRole('button', { name: 'Next burst' }).first()
@@ -122,9 +122,9 @@ test('two tabs of one pen send each answer once', async ({ page, context, demo }
   }
   for (const tab of [page, second]) {
     await tab.bringToFront()
-    await tab.keyboard.press('Space')
-    await wait(tab, 350)
-    await tab.keyboard.press('Space')
+    await press(tab, 'Space')
+    await wait(tab, 400)
+    await press(tab, 'Space')
     await tab.keyboard.press('l')
   }
   await expect(second.getByText(/all saved/)).toBeVisible({ timeout: 20_000 })
@@ -135,12 +135,12 @@ test('a hold counts down and takes a press for each correction', async ({ page, 
   const id = await enterDemo(page, demo)
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=carry-bit`)
   await expect(page.getByText('30 s to hold')).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
-  await page.keyboard.press('n')
-  await page.keyboard.press('n')
+  await press(page, 'n')
+  await press(page, 'n')
   await expect(page.getByText('2 corrections')).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await expect(page.getByRole('img', { name: /two, or one firm/ }).filter({ visible: true })).toBeVisible()
 })
 

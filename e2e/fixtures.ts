@@ -71,6 +71,12 @@ export const addHorse = async (
 /** Milliseconds that the person at the page lets pass: its clock goes on by them at once. */
 export const wait = (page: Page, ms: number): Promise<void> => page.clock.fastForward(ms)
 
+/** A press of a hand: later than the quarter of a second in which a second touch is the same press. */
+export const press = async (page: Page, key: string): Promise<void> => {
+  await wait(page, 300)
+  await page.keyboard.press(key)
+}
+
 /** Takes up what has the focus, moves it by arrow keys and puts it down; the page says each before the next is pressed. */
 export const moveByKeys = async (page: Page, arrows: readonly string[]): Promise<void> => {
   const said = page.getByText(/was moved over droppable area/)

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 
 const pages = (id: Record<string, string>): readonly string[] => [
   `/before/${id.Sedge}`,
@@ -127,9 +127,9 @@ test('a sign-in that ended is said, and the answers wait for it', async ({ page,
   await page.goto(`${demo.url}/pen/${id.Lapwing}?step=catch-rope`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await context.clearCookies()
-  await page.keyboard.press('Space')
-  await wait(page, 350)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
+  await wait(page, 400)
+  await press(page, 'Space')
   await page.keyboard.press('l')
   await expect(page.getByText(/kept here, sign in to send/)).toBeVisible({ timeout: 20_000 })
   await page.goto(demo.url)

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 
 test.describe('on a phone', () => {
   test.use(PHONE)
@@ -20,9 +20,9 @@ test.describe('on a phone', () => {
     await expect(step).toHaveValue('settle-in-pen')
     /** The calm is told with one press, and the next ask comes up by itself. */
     const answer = async (seconds: number, calm: string): Promise<void> => {
-      await page.keyboard.press('Space')
-      await wait(page, seconds * 1000)
-      await page.keyboard.press('Space')
+      await press(page, 'Space')
+      await wait(page, seconds * 1000 - 300)
+      await press(page, 'Space')
       await page.keyboard.press(calm)
     }
     await answer(0.6, 't')
@@ -117,9 +117,9 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await page.getByLabel('Where today').selectOption('Birch paddock')
   await page.goto(`${demo.url}/pen/${horse}`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 400)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await page.keyboard.press('l')
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
   const worked = await page.request.get(`${demo.url}/api/v1/horses/${horse}/worked`)

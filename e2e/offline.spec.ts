@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Session } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 import { entry, savedOf, lay, lying, session, settleIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
@@ -22,9 +22,9 @@ const logAsks = async (page: Page, asks: readonly (readonly [ms: number, calm: s
   if (await oneMore.isVisible()) await oneMore.click()
   await button(page, /^Ask/).first().waitFor()
   for (const [ms, calm] of asks) {
-    await page.keyboard.press('Space')
-    await wait(page, ms)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
+    await wait(page, Math.max(200, ms - 300))
+    await press(page, 'Space')
     await page.keyboard.press(calm)
     await wait(page, 250)
   }
@@ -315,9 +315,9 @@ test('a device that is full makes room, and says so where there is none', async 
   await context.setOffline(true)
   const log = async (fullTimes: number): Promise<void> => {
     await page.evaluate((times) => sessionStorage.setItem('full', String(times)), fullTimes)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
     await wait(page, 400)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
   }
   await log(2)
   await expect(page.getByText(/Not kept: this device has no room left/)).toBeVisible()

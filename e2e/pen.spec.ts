@@ -1,13 +1,13 @@
 import type { Page } from '@playwright/test'
-import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 
 const marks = (page: Page, name: RegExp) => page.getByRole('img', { name }).filter({ visible: true })
 
 /** An ask with the remote's forward button, answered after some seconds of real time. */
 const ask = async (page: Page, seconds: number): Promise<void> => {
-  await page.keyboard.press('PageDown')
-  await wait(page, seconds * 1000)
-  await page.keyboard.press('PageDown')
+  await press(page, 'PageDown')
+  await wait(page, seconds * 1000 - 300)
+  await press(page, 'PageDown')
 }
 
 test.describe('on a phone', () => {
@@ -19,16 +19,16 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('button', { name: /^Ask/ })).toBeVisible()
     // 1 s less the press lag of 0.4 s is on the thought; forward again says loose.
     await ask(page, 1)
-    await page.keyboard.press('PageDown')
+    await press(page, 'PageDown')
     await expect(marks(page, /on the thought, loose/)).toBeVisible()
     // 2.6 s is light; back says tight.
     await ask(page, 2.6)
-    await page.keyboard.press('PageUp')
+    await press(page, 'PageUp')
     await expect(marks(page, /light, tight/)).toBeVisible()
     // Back while it runs is no answer.
-    await page.keyboard.press('PageDown')
+    await press(page, 'PageDown')
     await wait(page, 500)
-    await page.keyboard.press('PageUp')
+    await press(page, 'PageUp')
     await expect(marks(page, /no answer, calm not noted/)).toBeVisible()
     await expect(page.getByText('Two hard ones in a row').filter({ visible: true })).toBeVisible()
   })
@@ -88,9 +88,9 @@ test.describe('on a phone', () => {
           }
         }),
     )
-    await page.keyboard.press('Space')
-    await wait(page, 350)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
+    await wait(page, 400)
+    await press(page, 'Space')
     await expect(marks(page, /^1 answers/)).toBeVisible()
     await expect(page.getByRole('button', { name: /^Loose Step away/ })).toBeVisible({ timeout: 2_000 })
     const slow = page.getByText('Not on this device’s disk yet')
@@ -133,9 +133,9 @@ test('no signal: answers wait on the device, survive a closed tab, and arrive on
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   await context.setOffline(true)
   for (let i = 0; i < 2; i++) {
-    await page.keyboard.press('Space')
-    await wait(page, 350)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
+    await wait(page, 400)
+    await press(page, 'Space')
     await page.keyboard.press('l')
   }
   await expect(page.getByText(/3 waiting, oldest/)).toBeVisible({ timeout: 20_000 })
@@ -153,9 +153,9 @@ test('a server killed in the middle of logging loses nothing', async ({ page, de
   await page.goto(`${demo.url}/pen/${id.Sedge}?step=settle-in-pen`)
   await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
   const log = async (): Promise<void> => {
-    await page.keyboard.press('Space')
-    await wait(page, 350)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
+    await wait(page, 400)
+    await press(page, 'Space')
     await page.keyboard.press('w')
   }
   await log()
@@ -177,12 +177,12 @@ test('nothing is sent while something is asked, but for one that takes long', as
   page.on('request', (request) => {
     if (request.url().endsWith('/answers/batch')) sent.push(Date.now())
   })
-  await page.keyboard.press('Space')
-  await wait(page, 350)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
+  await wait(page, 400)
+  await press(page, 'Space')
   await page.keyboard.press('w')
   await expect(page.getByRole('img', { name: /^1 answers/ }).filter({ visible: true })).toBeVisible()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   // What was on its way already may still go. Without the ask the answer would, three seconds after it was given.
   await wait(page, 1_000)
   const before = sent.length
@@ -208,6 +208,7 @@ test('both buttons at once, a held key and forty presses invent nothing', async 
   for (let i = 0; i < 5; i++) await page.keyboard.down('Space')
   await page.keyboard.up('Space')
   await page.keyboard.press('u')
+  await wait(page, 300)
   await page.evaluate(() => {
     for (let i = 0; i < 40; i++)
       window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', bubbles: true }))

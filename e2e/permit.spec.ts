@@ -1,4 +1,4 @@
-import { addHorse, enterDemo, expect, PHONE, test, wait } from './fixtures'
+import { addHorse, enterDemo, expect, PHONE, test, press, wait } from './fixtures'
 
 /** A day so many months before this one. */
 const monthsAgo = (months: number): string => {
@@ -23,17 +23,17 @@ test.describe('on a phone', () => {
       'Weight in the stirrup',
     ])
     // Neither the key nor the remote starts it.
-    await page.keyboard.press('Space')
-    await page.keyboard.press('PageDown')
+    await press(page, 'Space')
+    await press(page, 'PageDown')
     await wait(page, 500)
     await expect(page.getByRole('button', { name: /^(Settled|Answered)/ })).toHaveCount(0)
     await expect(panel).toBeVisible()
     await panel.getByText('It was done all the same: log it').tap()
     await panel.getByLabel('Why, in a word').fill('the boy got up before I could speak')
     await panel.getByRole('button', { name: 'Log what was done' }).tap()
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
     await wait(page, 500)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
     await page.keyboard.press('t')
     await expect(page.getByText(/all saved/).first()).toBeAttached({ timeout: 30_000 })
     await page.goto(`${demo.url}/horses/${id}/book`)
@@ -55,17 +55,17 @@ test('Undo takes back the last thing, a danger too, and says what; a record of i
   const id = await addHorse(page, demo, { name: 'Tansy' })
   await page.goto(`${demo.url}/pen/${id}?step=settle-in-pen`)
   await page.getByRole('button', { name: /^Start/ }).waitFor()
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await wait(page, 500)
-  await page.keyboard.press('Space')
+  await press(page, 'Space')
   await page.keyboard.press('l')
   await page.getByRole('button', { name: 'Danger' }).click()
   await expect(page.getByRole('heading', { name: 'Stop. Is anyone hurt?' })).toBeVisible()
   await page.getByRole('button', { name: 'Kick', exact: true }).click()
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
-  await page.keyboard.press('u')
+  await press(page, 'u')
   await expect(page.getByText('Undone: the kick that was recorded.')).toBeVisible()
-  await page.keyboard.press('u')
+  await press(page, 'u')
   await expect(page.getByText('Undone: at ease, settle in the pen.')).toBeVisible()
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
   await page.goto(`${demo.url}/horses/${id}/incidents`)

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, test, wait } from './fixtures'
+import { enterDemo, expect, test, press, wait } from './fixtures'
 import { startProduct } from './product'
 import { lying, settleIn } from './this-device'
 
@@ -58,9 +58,9 @@ test('a new version waits for a word, an old one can be put back, and what waits
     expect(await releaseOf(page)).toBe('first')
     await page.getByRole('button', { name: /^Ask/ }).filter({ visible: true }).waitFor()
     await context.route('**/answers/batch', (route) => route.abort())
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
     await wait(page, 600)
-    await page.keyboard.press('Space')
+    await press(page, 'Space')
     await expect.poll(async () => (await lying(page, 'waiting')).length).toBe(2)
 
     const take = async (name: string): Promise<void> => {

@@ -41,6 +41,8 @@ export const Settings = z.object({
   /** `KeyboardEvent.key` of the remote's two buttons. */
   forwardKey: words(30).min(1),
   backKey: words(30).min(1),
+  /** Works with a remote of two buttons: only who does is told of it. */
+  hasRemote: z.boolean().default(false),
   vibrate: z.boolean(),
 })
 
@@ -49,6 +51,7 @@ export const DEFAULT_SETTINGS: Settings = {
   pressLagSeconds: 0.4,
   forwardKey: 'PageDown',
   backKey: 'PageUp',
+  hasRemote: false,
   vibrate: true,
 }
 

@@ -201,6 +201,7 @@ describe('a person’s own settings', () => {
       pressLagSeconds: 0.7,
       forwardKey: 'b',
       backKey: 'Escape',
+      hasRemote: true,
       vibrate: false,
     }
     expect((await yard.starter.put('/me/settings', settings)).body).toEqual(settings)

@@ -11,6 +11,9 @@ import type { PenActions } from './use-pen-actions'
 /** What comes next, in the words of its button. */
 export interface Next {
   readonly words: string
+  /** The step it is about, and why it is time for it. */
+  readonly what: string
+  readonly why: string
   readonly go: () => void
 }
 
@@ -30,8 +33,8 @@ interface Props {
 
 const Words = ({ headline, text }: { headline: string; text: string }) => (
   <div className="flex-1">
-    <p className="font-name text-xl font-bold">{headline}</p>
-    <p className="text-xl leading-tight">{text}</p>
+    <p className="font-name text-xl leading-tight font-bold">{headline}</p>
+    <p className="text-xl leading-tight low:line-clamp-2">{text}</p>
   </div>
 )
 
@@ -54,7 +57,10 @@ export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival 
   const advice = feetAdvice(view, line) ?? penAdvice(view, now)
   const strange = line.notices.find(({ about }) => about === 'itself')
   return (
-    <div aria-live="polite" className="flex flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16">
+    <div
+      aria-live="polite"
+      className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16 low:min-h-0"
+    >
       {isFrightened(view) ? (
         <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
       ) : isWronglyEnded(view) ? (
@@ -86,7 +92,7 @@ export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival 
       ) : strange ? (
         <Words headline="Not itself today" text={strange.words.replace('Not itself today: ', '')} />
       ) : (
-        <p className="text-xl text-quiet phone:sr-only">
+        <p className="text-xl text-quiet phone:sr-only low:sr-only">
           {view.answers.length === 0 ? 'Nothing asked yet in this step today.' : 'Go on.'}
         </p>
       )}

@@ -1,5 +1,12 @@
 import type { Line } from '@still-pine/contract'
-import { adviceFor, feetHaveGoneDull, usualGrade, type Advice, type Side } from '@still-pine/core/answer'
+import {
+  adviceFor,
+  count,
+  feetHaveGoneDull,
+  usualGrade,
+  type Advice,
+  type Side,
+} from '@still-pine/core/answer'
 import type { Aim } from './pen-slice'
 import type { PenView } from './use-pen'
 
@@ -14,6 +21,24 @@ export const penAdvice = ({ pen, answers }: PenView, nowMs: number): Advice | nu
     seconds: Math.max(0, (nowMs - pen.burstStartedAt) / 1000),
     danger: pen.danger,
   })
+}
+
+/** Advice that wants more of this burst than was planned. */
+const WANTS_MORE: readonly Advice['kind'][] = ['smaller', 'uneven', 'other-side']
+
+/** Whether the burst has what was planned on every side, and nothing wants more of it: in words, or `null`. */
+export const burstDone = (view: PenView, nowMs: number): string | null => {
+  const { pen, answers, step } = view
+  const burst = pen.aim.burst === null ? undefined : pen.bursts[pen.aim.burst]
+  if (!burst || burst.step !== step.key || pen.running) return null
+  const asked = (side: Side): number =>
+    answers.filter(
+      (answer) => answer.side === side && answer.at >= new Date(pen.burstStartedAt).toISOString(),
+    ).length
+  const planned = burst.sides.reduce((sum, { asks }) => sum + asks, 0)
+  if (planned === 0 || burst.sides.some(({ side, asks }) => asked(side) < asks)) return null
+  const advice = penAdvice(view, nowMs)
+  return advice && WANTS_MORE.includes(advice.kind) ? null : `${count(planned, 'ask')} done, as planned`
 }
 
 /** The light ask that follows an accept burst, where the plan has one. */

@@ -5,9 +5,9 @@ import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
 
 const CALMS: readonly { calm: Calm; word: string; hint: string }[] = [
-  { calm: 0, word: 'Loose', hint: 'L · forward' },
+  { calm: 0, word: 'Loose', hint: 'L' },
   { calm: 1, word: 'Watchful', hint: 'W' },
-  { calm: 2, word: 'Tight', hint: 'T · back' },
+  { calm: 2, word: 'Tight', hint: 'T' },
 ]
 
 const BACK_WORDS: Record<Exclude<Kind, 'accept'>, string> = { ask: 'No answer', hold: 'Correction' }
@@ -18,11 +18,15 @@ const backWords = (kind: Exclude<Kind, 'accept'>, aids: number, pace: Pace): str
     ? (pace.phases[aids + 1] ?? '')
     : BACK_WORDS[kind]
 
-const BIG = 'min-h-16 flex-col text-xl leading-tight'
+const BIG = 'min-h-16 flex-col text-xl leading-tight low:py-0 low:text-lg low:leading-none'
 
 /** How loose it was: three presses, of which one or none. */
 const CalmRow = memo(({ chosen, actions }: { chosen: Calm | null; actions: PenActions }) => (
-  <div className="grid grid-cols-3 gap-2" role="group" aria-label="How loose was it">
+  <div
+    className="grid grid-cols-[repeat(auto-fit,minmax(5rem,1fr))] gap-2"
+    role="group"
+    aria-label="How loose was it"
+  >
     {CALMS.map(({ calm, word, hint }) => (
       <Button
         key={calm}
@@ -53,7 +57,11 @@ const LeftIt = ({ actions }: { actions: PenActions }) => (
 
 /** While an accept runs: what it did, at its worst so far. */
 const WorstRow = ({ view, actions }: { view: PenView; actions: PenActions }) => (
-  <div className="grid grid-cols-3 gap-2" role="group" aria-label="What it did">
+  <div
+    className="grid grid-cols-[repeat(auto-fit,minmax(5rem,1fr))] gap-2"
+    role="group"
+    aria-label="What it did"
+  >
     {(['tightened', 'moved', 'left'] as const).map((worst) => (
       <Button
         key={worst}
@@ -104,7 +112,7 @@ interface ActionProps {
 /** No answer, other side, undo and the rest behind "More". */
 export const ActionRow = memo(
   ({ kind, sided, isRunning, aids, hasAnswers, pace, actions, more }: ActionProps) => (
-    <div className="grid grid-cols-4 gap-2">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(4rem,1fr))] gap-2">
       {kind === 'accept' ? (
         <Button className={`${BIG} px-0!`} hint="R" disabled={!isRunning} onClick={actions.breakOff}>
           Took it away

@@ -120,7 +120,7 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
   const aids = pace.gradedBy === 'phases' ? 0 : (view.pen.running?.aids ?? 0)
   const worst = view.pen.running?.worst
   return (
-    <div className="@container-size relative mx-auto h-full min-h-0 w-full max-w-[36rem]">
+    <div className="@container-size relative mx-auto h-full min-h-0 w-full max-w-[44rem]">
       {kind === 'hold' ? (
         <HoldGauge view={view} seconds={seconds} />
       ) : kind === 'ask' ? (

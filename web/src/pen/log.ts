@@ -92,6 +92,7 @@ export const openPen =
       stand: STANDING_ANYWHERE,
       burstStartedAt: Date.now(),
       running: null,
+      unfinished: null,
       answers: [],
       danger: false,
       confirmed: [],
@@ -99,13 +100,21 @@ export const openPen =
       incidents: [],
       calmFor: null,
     }
-    // An ask that ran when the page went is not an answer: it is simply asked again.
+    // An ask that ran when the page went is not an answer yet: its person says what became of it.
     // A gate's checks are what it wants now, and afterwards the day's plan is back.
     // A school that was changed since has other steps: what was answered stays, the plan is the new one.
     const isOther = run.gate !== null || run.gate !== kept?.gate || horse.programId !== kept?.programId
     const goingOn =
       kept?.day === day
-        ? { ...fresh, ...kept, said: run.said, personId, running: null, calmFor: null }
+        ? {
+            ...fresh,
+            ...kept,
+            said: run.said,
+            personId,
+            running: null,
+            unfinished: kept.running ? kept.aim : (kept.unfinished ?? null),
+            calmFor: null,
+          }
         : fresh
     dispatch(
       penOpened(

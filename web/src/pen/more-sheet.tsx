@@ -73,9 +73,6 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
               {next.words}
             </Button>
           )}
-          <Link className={LINK} to={`/horses/${pen.horseId}/steps/${step.key}/card`}>
-            How to ask it
-          </Link>
           {step.shows && (
             <Link className={LINK} to={`/horses/${pen.horseId}/from-above?step=${step.key}`}>
               Where on the horse

@@ -38,7 +38,7 @@ const BurstLine = ({ view }: { view: PenView }) => {
   const sync = useAppSelector((state) => state.sync)
   const ran = Math.max(0, (now - view.pen.burstStartedAt) / 1000)
   return (
-    <p className="text-lg text-quiet">
+    <p className="truncate text-lg text-quiet">
       {burstWords(view)} · {minutes(ran)}
       <span className="phone:hidden"> of 2:00</span>
       <span className="phone:hidden"> · {syncWords(sync, now)}</span>
@@ -51,7 +51,9 @@ const BurstLine = ({ view }: { view: PenView }) => {
 
 /** A link is expensive to draw, and no press changes this one. */
 const HorseLink = memo(({ horseId, name }: { horseId: string; name: string }) => (
-  <Link to={`/horses/${horseId}`}>{name}</Link>
+  <Link to={`/horses/${horseId}`} title={name}>
+    {name}
+  </Link>
 ))
 
 interface Props {
@@ -61,31 +63,31 @@ interface Props {
   readonly actions: PenActions
   readonly next: Next | null
   readonly isDesk: boolean
+  readonly how: () => void
   readonly danger: () => void
 }
 
 /** Whose pen it is, what is asked, and the way out. */
-export const PenHeader = memo(({ line, program, view, actions, next, isDesk, danger }: Props) => {
+export const PenHeader = memo(({ line, program, view, actions, next, isDesk, how, danger }: Props) => {
   const previous = (view.pen.aim.burst ?? 0) - 1
   return (
-    <header className="flex items-start justify-between gap-3 border-b-2 border-ink px-3 py-2 desk:px-6">
-      <div className="min-w-0 flex-1">
-        <div className="flex flex-wrap items-baseline gap-x-3">
-          <h1 className="text-2xl">
-            <HorseLink horseId={line.horse.id} name={line.horse.name} />
-          </h1>
-          <BurstLine view={view} />
-        </div>
-        <p className="flex flex-wrap items-center gap-x-3 text-xl">
-          <StepPicker line={line} stepKey={view.step.key} program={program} onPick={actions.goToStep} />
-          <span className="font-bold">
-            {view.pen.aim.rung}: {view.rungWords}
-          </span>
-        </p>
+    <header className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 gap-y-1 border-b-2 border-ink px-3 py-2 low:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_auto] desk:px-6">
+      <div className="col-start-1 row-start-1 min-w-0">
+        <h1 className="truncate text-2xl">
+          <HorseLink horseId={line.horse.id} name={line.horse.name} />
+        </h1>
+        <BurstLine view={view} />
       </div>
-      <div className="flex shrink-0 items-center gap-2">
+      <p className="flex min-w-0 items-center gap-x-3 text-xl leading-tight col-start-1 row-start-2 phone:col-span-2 low:col-span-1 low:col-start-2 low:row-start-1">
+        <StepPicker line={line} stepKey={view.step.key} program={program} onPick={actions.goToStep} />
+        <span className="line-clamp-3 min-w-0 low:line-clamp-2 font-bold">
+          {view.pen.aim.rung}: {view.rungWords}
+        </span>
+      </p>
+      <div className="col-start-2 row-start-1 flex items-center gap-2 desk:row-span-2 low:col-start-3 low:row-span-1">
         {isDesk && (
           <div className="flex gap-2">
+            <Button onClick={how}>How</Button>
             <Button disabled={previous < 0} onClick={() => actions.goToBurst(previous)}>
               Burst before
             </Button>

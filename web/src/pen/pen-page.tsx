@@ -1,20 +1,23 @@
 import type { Line, Settings } from '@still-pine/contract'
 import type { Outlook } from '@still-pine/core/plan'
-import type { Program } from '@still-pine/core/program'
+import { stepOf, type Program } from '@still-pine/core/program'
 import { useCallback, useMemo, useState } from 'react'
-import { useLocation, useParams, useSearchParams } from 'react-router'
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useQuery } from '../app/client'
 import { useSuits } from '../shared/use-suits'
 import { MARKS_KEY } from '../drawing/marks'
 import { Loading } from '../shared/loading'
+import { CardWords } from '../shared/card-words'
+import { Button } from '../ui/button'
+import { Sheet } from '../ui/sheet'
 import { useIsDesk } from '../ui/use-is-desk'
 import { withDays } from '../shared/words'
-import { aimAtFeet } from './advice'
+import { aimAtFeet, burstDone } from './advice'
 import { AdviceBar, type Next } from './advice-bar'
 import { ActionRow, MiddleRow } from './controls'
 import { StandRow } from './stand-row'
 import { DangerSheet } from './danger-sheet'
-import { DoneLink } from './done-link'
+import { backTo, DoneLink } from './done-link'
 import { Gauge } from './gauge'
 import { GivenMarks } from './given-marks'
 import { MainButton } from './main-button'
@@ -28,7 +31,8 @@ import { QuickTells } from './quick-tells'
 import { RecallSheet } from './recall-sheet'
 import { useWakeLock } from './use-clock'
 import { useDevices } from './use-gauge'
-import { useDropWhenAway } from './use-page-away'
+import { useLeftWhenAway } from './use-page-away'
+import { UnfinishedPanel } from './unfinished-panel'
 import { useFollow } from './use-follow'
 import { useCalmWindow, useOpenPen, type PenView, type Wanted } from './use-pen'
 import { useArrivalGuide } from './use-arrival-guide'
@@ -42,7 +46,7 @@ const RestsToday = ({ line }: { line: Line }) =>
   line.plan.rests ? (
     <p
       role="alert"
-      className="border-b-2 border-stop bg-panel px-3 py-1 text-xl font-bold text-stop desk:px-6"
+      className="border-b-2 border-stop bg-panel px-3 py-1 text-xl leading-tight font-bold text-stop desk:px-6 low:truncate"
     >
       {withDays(line.plan.reason)}
     </p>
@@ -54,11 +58,41 @@ const burstsIn = (state: unknown): Wanted['bursts'] => {
   return Array.isArray(bursts) ? (bursts as Wanted['bursts']) : undefined
 }
 
+interface Followed {
+  readonly line: Line
+  readonly program: Program
+  readonly actions: PenActions
+}
+
 /** What comes after this: the light ask that checks the feet, or the next burst. */
-const nextOf = (view: PenView, line: Line, actions: PenActions): Next | null => {
-  if (aimAtFeet(view, line)) return { words: 'Check the feet', go: actions.checkFeet }
-  const next = (view.pen.aim.burst ?? -1) + 1
-  return next < view.pen.bursts.length ? { words: 'Next burst', go: () => actions.goToBurst(next) } : null
+const nextOf = (view: PenView, { line, program, actions }: Followed): Next | null => {
+  const why = burstDone(view, Date.now()) ?? ''
+  const nameOf = (step: string): string => stepOf(program, step)?.name ?? ''
+  const feet = aimAtFeet(view, line)
+  if (feet) return { words: 'Check the feet', what: nameOf(feet.step), why, go: actions.checkFeet }
+  const index = (view.pen.aim.burst ?? -1) + 1
+  const burst = view.pen.bursts[index]
+  return burst
+    ? { words: 'Next burst', what: nameOf(burst.step), why, go: () => actions.goToBurst(index) }
+    : null
+}
+
+/** What the big button offers when the burst has what was planned: what comes after it, or the way out. */
+const useAfterBurst = (view: PenView, next: Next | null, isGuided: boolean): Next | null => {
+  const navigate = useNavigate()
+  const { horseId, gate } = view.pen
+  return useMemo(() => {
+    const why = isGuided ? null : burstDone(view, Date.now())
+    if (why === null) return null
+    return (
+      next ?? {
+        words: 'Done',
+        what: 'All bursts are done',
+        why,
+        go: () => void navigate(backTo(horseId, gate)),
+      }
+    )
+  }, [view, next, isGuided, navigate, horseId, gate])
 }
 
 interface RunningProps {
@@ -71,21 +105,25 @@ interface RunningProps {
 }
 
 /** Phones show only so many of the newest marks. */
-const MOST_MARKS = 11
+const MOST_MARKS = 7
 
 /** What happens by itself while the pen is open; it draws nothing. */
 const ByItself = ({ program }: { program: Program }) => {
   useCalmWindow()
-  useDropWhenAway(program)
+  useLeftWhenAway(program)
   return null
 }
 
 const RunningPen = ({ line, program, view, settings, personId, suits }: RunningProps) => {
-  const [sheet, setSheet] = useState<'more' | 'danger' | 'recall' | null>(null)
+  const [sheet, setSheet] = useState<'more' | 'danger' | 'recall' | 'how' | null>(null)
   const actions = usePenActions({ line, program, personId, settings })
   const more = useCallback(() => setSheet('more'), [])
   const recall = useCallback(() => setSheet('recall'), [])
-  const danger = useCallback(() => setSheet('danger'), [])
+  const how = useCallback(() => setSheet('how'), [])
+  const danger = useCallback(() => {
+    actions.interrupt()
+    setSheet('danger')
+  }, [actions])
   const closeSheet = (): void => setSheet(null)
   const isRunning = view.pen.running !== null
   const canSave = useCanSave()
@@ -102,14 +140,26 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   const arrival = useArrivalGuide(view, line, program)
   const offers = useMemo(() => offersIn(line, program, view.pen), [line, program, view.pen])
   const asksFirst = !isRunning && !isAllowed(view.pen) && offers.permit.answer !== 'yes'
-  const next = useMemo(() => (arrival ? null : nextOf(view, line, actions)), [arrival, view, line, actions])
+  const next = useMemo(
+    () => (arrival ? null : nextOf(view, { line, program, actions })),
+    [arrival, view, line, program, actions],
+  )
+  const afterBurst = useAfterBurst(view, next, arrival !== null)
+  const unfinished =
+    view.pen.unfinished && stepOf(program, view.pen.unfinished.step) ? view.pen.unfinished : null
   const isDesk = useIsDesk()
+  /** What stands in the place of the big button until it is answered. */
+  const panel = unfinished ? (
+    <UnfinishedPanel unfinished={unfinished} program={program} actions={actions} />
+  ) : asksFirst ? (
+    <PermitPanel view={view} line={line} offers={offers} actions={actions} personId={personId} />
+  ) : null
   const advice = (
     <AdviceBar
       view={view}
       line={line}
       actions={actions}
-      next={next}
+      next={afterBurst ? null : next}
       frightRule={program.manner.fright.words}
       arrival={arrival}
     />
@@ -117,7 +167,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   return (
     <main
       data-theme={settings.theme === 'dark' ? 'dark' : 'pen'}
-      className="flex h-dvh flex-col bg-ground text-ink"
+      className="flex h-dvh flex-col overflow-x-hidden overflow-y-auto bg-ground text-ink"
     >
       <PenHeader
         line={line}
@@ -126,54 +176,70 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
         actions={actions}
         next={next}
         isDesk={isDesk}
+        how={how}
         danger={danger}
       />
       {canSave === false && <StorageWarning />}
       <RestsToday line={line} />
       <SideBanner side={view.pen.aim.side} answers={view.answers} />
-      <div className="flex min-h-0 flex-1 flex-col gap-2 px-3 py-2 desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:gap-8 desk:px-6">
-        <div className="flex min-h-0 flex-1 flex-col justify-center overflow-hidden">
-          <div className="min-h-0 flex-1">
+      <div
+        className={`flex flex-[1_0_0px] flex-col gap-2 px-3 py-2 low:grid low:grid-cols-2 low:grid-rows-[1fr_auto] low:gap-x-4 low:gap-y-1 low:py-1 ${
+          isDesk
+            ? 'desk:grid desk:grid-cols-[minmax(0,1fr)_minmax(0,30rem)] desk:grid-rows-[1fr_auto] desk:gap-x-8 desk:px-6'
+            : ''
+        }`}
+      >
+        <div className="row-span-2 flex flex-[1_0_0px] flex-col justify-center gap-2">
+          <div className="min-h-0 flex-[1_1_0px] overflow-hidden">
             <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
           </div>
-          {isDesk && <QuickTells view={view} actions={actions} school={program.school} />}
-        </div>
-        {!isDesk && (
-          <>
-            <div className="flex min-h-16 items-end justify-between gap-2">
-              <GivenMarks program={program} spacing={24} most={MOST_MARKS} />
-              <div className={isRunning ? 'invisible' : ''}>
-                <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
+          {isDesk ? (
+            <QuickTells view={view} actions={actions} school={program.school} />
+          ) : (
+            <>
+              <div className="flex shrink-0 items-end justify-between gap-2">
+                <GivenMarks program={program} spacing={24} most={MOST_MARKS} />
+                <div className="flex gap-2">
+                  <Button className="min-h-16 text-xl" onClick={how}>
+                    How
+                  </Button>
+                  <div className={isRunning ? 'invisible' : ''}>
+                    <DoneLink horseId={line.horse.id} gate={view.pen.gate} />
+                  </div>
+                </div>
               </div>
-            </div>
-            {advice}
-          </>
-        )}
-        <div className="flex flex-col justify-end gap-2 desk:justify-center">
-          {view.step.allRound && (
+              {!unfinished && advice}
+            </>
+          )}
+        </div>
+        <div className="flex flex-col justify-end gap-2 low:gap-1">
+          {view.step.allRound && !panel && (
             <div className={isRunning ? 'invisible' : ''}>
               <StandRow view={view} line={line} actions={actions} />
             </div>
           )}
-          <MiddleRow view={view} pace={program.pace} actions={actions} />
-          <ActionRow
-            kind={view.step.kind}
-            sided={view.step.sided}
-            isRunning={isRunning}
-            aids={view.pen.running?.aids ?? 0}
-            hasAnswers={view.pen.answers.length > 0}
-            pace={program.pace}
-            actions={actions}
-            more={more}
-          />
-          {asksFirst ? (
-            <PermitPanel view={view} line={line} offers={offers} actions={actions} personId={personId} />
-          ) : (
+          {!panel && <MiddleRow view={view} pace={program.pace} actions={actions} />}
+          {!unfinished && (
+            <ActionRow
+              kind={view.step.kind}
+              sided={view.step.sided}
+              isRunning={isRunning}
+              aids={view.pen.running?.aids ?? 0}
+              hasAnswers={view.pen.answers.length > 0}
+              pace={program.pace}
+              actions={actions}
+              more={more}
+            />
+          )}
+        </div>
+        <div className="sticky bottom-0 bg-ground low:col-start-2 desk:col-start-2">
+          {panel ?? (
             <MainButton
               kind={view.step.kind}
               isRunning={isRunning}
               settings={settings}
               press={actions.forward}
+              next={afterBurst}
               calmIsOpen={view.pen.calmFor !== null}
               disabled={canSave === false}
             />
@@ -204,6 +270,13 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
           recall={recall}
           onClose={closeSheet}
         />
+      )}
+      {sheet === 'how' && (
+        <Sheet open title={view.step.name} onClose={closeSheet}>
+          <div className="flex flex-col gap-3 text-xl leading-snug">
+            <CardWords step={view.step} program={program} />
+          </div>
+        </Sheet>
       )}
       {sheet === 'recall' && <RecallSheet view={view} actions={actions} onClose={closeSheet} />}
       {sheet === 'danger' && <DangerSheet view={view} onClose={closeSheet} />}

@@ -35,6 +35,7 @@ const PEN: PenState = {
   said: NOTHING_NOTED,
   burstStartedAt: 100,
   running: null,
+  unfinished: null,
   answers: [],
   danger: false,
   calmFor: null,

@@ -75,6 +75,8 @@ export interface PenState extends Run {
   /** When this burst began, on the phone's clock. */
   readonly burstStartedAt: number
   readonly running: Running | null
+  /** The ask that ran when its person left; what became of it is still to be told. */
+  readonly unfinished: Aim | null
   readonly answers: readonly PenAnswer[]
   /** A danger sign was recorded since this burst began. */
   readonly danger: boolean
@@ -153,6 +155,8 @@ export const penSlice = createSlice({
     confirmedNow: of((pen, one: Confirmation) => ({ confirmed: [...pen.confirmed, one] })),
     allowed: of((pen, why: string | null) => ({ allowed: { step: pen.aim.step, rung: pen.aim.rung, why } })),
     dropped: of<void>(() => ({ running: null })),
+    leftInIt: of<void>(({ running, aim }) => running && { running: null, unfinished: aim }),
+    unfinishedTold: of<void>(() => ({ unfinished: null })),
     sessionWasSaved: of<void>(() => ({ sessionSaved: true })),
     answered: of(({ answers }, { answer, calmUntil }: { answer: PenAnswer; calmUntil: number | null }) => ({
       running: null,
@@ -185,6 +189,8 @@ export const {
   confirmedNow,
   allowed,
   dropped,
+  leftInIt,
+  unfinishedTold,
   sessionWasSaved,
   answered,
   replaced,

@@ -106,7 +106,7 @@ const Refused = ({ view, offers, actions }: Omit<Props, 'line' | 'personId'>) =>
 export const PermitPanel = ({ view, line, offers, actions, personId }: Props) => (
   <section
     aria-label="Before this is asked"
-    className="flex max-h-[55dvh] min-h-[220px] flex-col gap-3 overflow-y-auto rounded-xl border-4 border-stop bg-panel p-4"
+    className="flex max-h-[55dvh] low:max-h-[45dvh] min-h-[min(220px,40dvh)] flex-col gap-3 overflow-y-auto rounded-xl border-4 border-stop bg-panel p-4"
   >
     {offers.permit.answer === 'no' ? (
       <Refused view={view} offers={offers} actions={actions} />

@@ -15,7 +15,7 @@ export const SideBanner = memo(({ side, answers }: Props) => {
     const isNow = side === of
     return (
       <div
-        className={`flex min-h-13 items-center justify-center gap-3 px-3 font-name text-xl font-extrabold ${
+        className={`flex min-h-13 low:min-h-9 items-center justify-center gap-3 px-3 font-name text-xl font-extrabold ${
           isNow ? 'bg-ink text-ground' : 'bg-ground text-quiet'
         }`}
       >

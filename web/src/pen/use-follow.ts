@@ -17,7 +17,7 @@ const newsOf = ({ over, smaller }: Today): string => [...over, ...smaller].join(
 const newsInWords = (program: Program, { over, smaller }: Today): string => {
   const nameOf = (key: string): string => stepOf(program, key.split('/')[0]!)?.name.toLowerCase() ?? key
   const [key, how] = [...over].at(-1) ?? []
-  if (key) return how === 'done' ? `${nameOf(key)} is done for today` : `${nameOf(key)} is left for today`
+  if (key) return how === 'done' ? `${nameOf(key)} is done for today` : `no more ${nameOf(key)} today`
   const [track] = [...smaller.keys()].slice(-1)
   return track ? `${nameOf(track)} goes on a rung smaller` : ''
 }

@@ -1,23 +1,20 @@
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useEffect } from 'react'
-import { toast } from '../ui/toast'
 import { useAppDispatch, useAppSelector } from '../app/store'
-import { dropped } from './pen-slice'
+import { leftInIt } from './pen-slice'
 
-/** An ask or an accept that runs while a call takes the screen is not timed by anybody: it is dropped, and said so. */
-export const useDropWhenAway = (program: Program): void => {
+/** An ask or an accept that runs while a call takes the screen is timed by nobody: its person says what became of it. */
+export const useLeftWhenAway = (program: Program): void => {
   const dispatch = useAppDispatch()
   const isTimed = useAppSelector(
     ({ pen }) => pen !== null && pen.running !== null && stepOf(program, pen.aim.step)?.kind !== 'hold',
   )
   useEffect(() => {
     if (!isTimed) return
-    const drop = (): void => {
-      if (document.visibilityState !== 'hidden') return
-      dispatch(dropped())
-      toast('The screen was away, so that one was not timed. Ask it again.')
+    const leave = (): void => {
+      if (document.visibilityState === 'hidden') dispatch(leftInIt())
     }
-    document.addEventListener('visibilitychange', drop)
-    return () => document.removeEventListener('visibilitychange', drop)
+    document.addEventListener('visibilitychange', leave)
+    return () => document.removeEventListener('visibilitychange', leave)
   }, [dispatch, isTimed])
 }

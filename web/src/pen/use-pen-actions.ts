@@ -15,6 +15,7 @@ import {
   saveAnswer,
   noteCalm,
   notePull,
+  rememberPen,
   setFault,
   setSign,
   setSlip,
@@ -30,16 +31,15 @@ import {
   dropped,
   started,
   stoodAt,
+  unfinishedTold,
   worsened,
   type Aim,
   type Running,
   type Stand,
 } from './pen-slice'
+import { pressGuard } from './press-guard'
 import { againstIn, mayStart, offersIn } from './use-offers'
 import { aimOfBurst, aimOfStep, viewOf, type PenView } from './use-pen'
-
-/** Presses closer together than this are one press of a cold thumb. */
-const BOUNCE_SECONDS = 0.25
 
 /** A release is looked for this long after the try. */
 const RELEASE_WITHIN_MS = 2_000
@@ -83,6 +83,10 @@ export interface PenActions {
   recall(grade: Grade): void
   stand(at: Stand): void
   undo(): void
+  /** What became of the ask that ran when the person left; `null` where it was not asked. */
+  tellUnfinished(grade: Grade | null): void
+  /** Ends what runs without an answer: something else came between. */
+  interrupt(): void
   switchSide(): void
   moveRung(by: number): void
   toRung(rung: number): void
@@ -101,22 +105,29 @@ interface Parts {
 
 const secondsOf = (running: Running): number => (performance.now() - running.startedAt) / 1000
 
-const isBounce = (running: Running): boolean => secondsOf(running) < BOUNCE_SECONDS
-
 /** All that the two buttons, the keys and the screen can do: to the pen as it is at the press, drawn yet or not. */
 export const usePenActions = ({ line, program, personId, settings }: Parts): PenActions => {
   const store = useAppStore()
   return useMemo<PenActions>(() => {
     const { dispatch } = store
     const { pace } = program
+    const isSamePress = pressGuard()
     const look = (): PenView | null => viewOf(store.getState().pen, program, settings.pressLagSeconds)
     /** Does something to the pen, where it is open. */
-    const atPen =
-      (act: (view: PenView) => void): (() => void) =>
-      () => {
+    const atPenWith =
+      <With>(act: (view: PenView, said: With) => void): ((said: With) => void) =>
+      (said) => {
         const view = look()
-        if (view) act(view)
+        if (view) act(view, said)
       }
+    const atPen = (act: (view: PenView) => void): (() => void) => atPenWith<void>(act)
+    /** The same, once for a button that a glove touches twice. */
+    const once = (button: string, act: (view: PenView) => void): (() => void) => {
+      const press = atPen(act)
+      return () => {
+        if (!isSamePress(button, performance.now())) press()
+      }
+    }
 
     const readPull = async (answerId: Promise<string>, startedAt: number, tryAt: number): Promise<void> => {
       const id = await answerId.catch(() => null)
@@ -142,16 +153,32 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       calm: null,
       ...pen.stand,
     })
-    /** Ends what runs, unless a cold thumb pressed twice. */
+    /** Ends what runs; what ends sooner than this person can see and press was not an answer. */
     const end = (view: PenView, how: (course: Course) => Ended): void => {
       const { running } = view.pen
-      if (!running || isBounce(running)) return
+      if (!running) return
       const { lagSeconds } = view
       const seconds = secondsOf(running)
+      if (seconds < lagSeconds) return
       vibrate(settings, 60)
       const ended = how({ kind: view.step.kind, pace, running, seconds, lagSeconds })
       const kept = dispatch(saveAnswer(personId, { ...answerOf(view), ...ended }, true))
       void readPull(kept, running.startedAt, Math.max(0, seconds - lagSeconds))
+    }
+    /** A mark from memory: it counts half, and never as a first ask of the day. */
+    const recall = (view: PenView, grade: Grade): void =>
+      void dispatch(saveAnswer(personId, { ...answerOf(view), grade, recalled: true }, false)).catch(
+        () => undefined,
+      )
+    const tellUnfinished = (view: PenView, grade: Grade | null): void => {
+      const { unfinished } = view.pen
+      if (!unfinished) return
+      dispatch(unfinishedTold())
+      // At once: it must not be asked again, and logged twice, where the page goes in this moment.
+      void rememberPen({ ...view.pen, unfinished: null })
+      if (grade === null) return
+      const asked = viewOf({ ...view.pen, aim: unfinished }, program, settings.pressLagSeconds)
+      if (asked) recall(asked, grade)
     }
     const take = ({ pen }: PenView, change: Partial<Aim>): void =>
       void dispatch(aimed({ aim: { ...pen.aim, ...change }, now: Date.now() }))
@@ -163,19 +190,18 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
     const start = (): void => {
       const { pen } = store.getState()
       // What is not to be asked is not begun, whichever button or remote was pressed.
-      if (!pen || !mayStart(line, program, pen)) return vibrate(settings, 200)
+      if (!pen || pen.unfinished || !mayStart(line, program, pen)) return vibrate(settings, 200)
       vibrate(settings, 30)
       dispatch(started(performance.now()))
     }
     const giveAid = (view: PenView): void => {
       const { running } = view.pen
-      if (!running || isBounce(running)) return
+      if (!running) return
       vibrate(settings, 30)
       if (pace.gradedBy === 'aids' && running.aids >= MOST_AIDS) end(view, endedWithout)
       else dispatch(aidGiven())
     }
     const backWhileRunning = (view: PenView, running: Running): void => {
-      if (isBounce(running)) return
       if (view.step.kind === 'accept') dispatch(worsened(NEXT_WORST[running.worst]))
       else if (view.step.kind === 'hold') dispatch(corrected())
       else if (pace.gradedBy === 'aids') giveAid(view)
@@ -193,7 +219,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       take(view, { side, rung: part?.rung ?? aim.rung })
     }
     return {
-      forward: atPen((view) => {
+      forward: once('forward', (view) => {
         if (view.pen.running) end(view, endedWell)
         else if (isCalmOpen(view)) void dispatch(noteCalm(personId, 0))
         else start()
@@ -201,33 +227,31 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       heldForward: atPen((view) => {
         if (view.pen.running) switchSide(view)
       }),
-      back: atPen((view) => {
+      back: once('back', (view) => {
         if (view.pen.running) backWhileRunning(view, view.pen.running)
         else if (isCalmOpen(view)) void dispatch(noteCalm(personId, 2))
       }),
       worse: (worst) => dispatch(worsened(worst)),
-      breakOff: atPen((view) => {
+      breakOff: once('breakOff', (view) => {
         if (view.step.kind === 'accept') end(view, endedTakenAway)
         else if (view.step.kind === 'hold') end(view, endedWithout)
       }),
-      aid: atPen((view) => {
+      aid: once('aid', (view) => {
         if (view.step.kind === 'ask' && pace.gradedBy !== 'phases') giveAid(view)
       }),
       calm: (calm) => void dispatch(noteCalm(personId, calm)),
-      grade: (grade) => void dispatch(correctGrade(personId, grade)),
+      grade: atPenWith((view, grade: Grade) => {
+        if (view.pen.unfinished) tellUnfinished(view, grade)
+        else void dispatch(correctGrade(personId, grade))
+      }),
       byChance: () => void dispatch(toggleByChance(personId)),
       uncued: () => void dispatch(toggleUncued(personId)),
       fault: (words) => void dispatch(setFault(personId, words)),
       sign: (words) => void dispatch(setSign(personId, words)),
       slip: (words) => void dispatch(setSlip(personId, words)),
-      recall: (grade) => {
-        const view = look()
-        if (!view) return
-        const answer = { ...answerOf(view), grade, recalled: true }
-        dispatch(saveAnswer(personId, answer, false)).catch(() => undefined)
-      },
+      recall: atPenWith(recall),
       stand: (at) => dispatch(stoodAt(at)),
-      undo: atPen(({ pen, step }) => {
+      undo: once('undo', ({ pen, step }) => {
         if (pen.running) {
           dispatch(dropped())
           toast(`Undone: the ask of ${step.name.toLowerCase()} that ran.`)
@@ -246,11 +270,17 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
           )
         } else toast('Nothing to undo in this pen.')
       }),
+      tellUnfinished: atPenWith(tellUnfinished),
+      interrupt: atPen(({ pen, step }) => {
+        if (!pen.running) return
+        dispatch(dropped())
+        toast(`Interrupted: the ask of ${step.name.toLowerCase()} that ran does not count.`)
+      }),
       switchSide: atPen(switchSide),
-      moveRung: (by) => atPen((view) => take(view, { rung: rungAfter(view, by) }))(),
-      toRung: (rung) => atPen((view) => take(view, { rung }))(),
-      goToBurst: (index) => atPen(({ pen }) => jump(aimOfBurst(pen.bursts, index)))(),
-      goToStep: (step) => atPen(({ pen }) => jump(aimOfStep(line, pen.bursts, step)))(),
+      moveRung: atPenWith((view, by) => take(view, { rung: rungAfter(view, by) })),
+      toRung: atPenWith((view, rung) => take(view, { rung })),
+      goToBurst: atPenWith(({ pen }, index) => jump(aimOfBurst(pen.bursts, index))),
+      goToStep: atPenWith(({ pen }, step) => jump(aimOfStep(line, pen.bursts, step))),
       checkFeet: atPen((view) => jump(aimAtFeet(view, line))),
     }
   }, [store, line, personId, program, settings])

@@ -23,6 +23,6 @@ export const Button = ({ look = 'plain', hint, children, className = '', ...rest
     {...rest}
   >
     <span>{children}</span>
-    {hint && <kbd className="font-read text-sm font-normal opacity-80 phone:hidden">{hint}</kbd>}
+    {hint && <kbd className="font-read text-sm font-normal opacity-80 phone:hidden low:hidden">{hint}</kbd>}
   </button>
 )

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react'
 
 // One for the whole page: to ask for it anew costs a slow phone a good part of a millisecond at every press.
-const desk = window.matchMedia('(width >= 48rem)')
+const desk = window.matchMedia('(width >= 48rem) and (height >= 32rem)')
 
 const onChange = (changed: () => void): (() => void) => {
   desk.addEventListener('change', changed)

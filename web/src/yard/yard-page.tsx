@@ -115,18 +115,27 @@ const SettingsForm = ({ settings }: { settings: Settings }) => {
           </select>
         )}
       </Field>
+      <label className="flex min-h-11 items-center gap-3 font-bold">
+        <input
+          type="checkbox"
+          className="size-6"
+          checked={settings.hasRemote}
+          onChange={(e) => void change({ hasRemote: e.target.checked })}
+        />
+        I work with a remote of two buttons
+      </label>
       <LearntKey
         label="Remote, forward"
         value={settings.forwardKey}
-        onLearn={(forwardKey) => void change({ forwardKey })}
+        onLearn={(forwardKey) => void change({ forwardKey, hasRemote: true })}
       />
       <LearntKey
         label="Remote, back"
         value={settings.backKey}
-        onLearn={(backKey) => void change({ backKey })}
+        onLearn={(backKey) => void change({ backKey, hasRemote: true })}
       />
       <Field
-        label="Press lag, seconds"
+        label="Your reaction time, seconds"
         hint="The time your thumb takes after your eye; it is taken off every answer."
       >
         {(props) => (
@@ -159,17 +168,17 @@ const SettingsForm = ({ settings }: { settings: Settings }) => {
 
 const Files = ({ rows }: { rows: readonly TodayRow[] }) => (
   <section className="flex flex-col gap-2">
-    <h2 className="text-2xl">Take out, bring in</h2>
+    <h2 className="text-2xl">Export, import</h2>
     <p>Everything here is yours, in open formats.</p>
     <a className="inline-flex min-h-11 items-center underline" href={`/api/v1${files.yardOut.path}`} download>
-      Take out the whole yard (JSON)
+      Export the whole yard (JSON)
     </a>
     <a
       className="inline-flex min-h-11 items-center underline"
       href={`/api/v1${files.answersOut.path}`}
       download
     >
-      Take out all answers (CSV)
+      Export all answers (CSV)
     </a>
     {rows.length > 0 && (
       <details>
@@ -190,7 +199,7 @@ const Files = ({ rows }: { rows: readonly TodayRow[] }) => (
       </details>
     )}
     <Link className="inline-flex min-h-11 items-center underline" to="/yard/in">
-      Bring in a log or a yard
+      Import a log or a yard
     </Link>
   </section>
 )
@@ -217,7 +226,7 @@ const YardPage = () => {
           <People mayEdit={mayDo(me.person.role, 'edit-people')} />
           <Places mayEdit={mayDo(me.person.role, 'edit-places')} />
           <section className="flex flex-col gap-2">
-            <h2 className="text-2xl">The record, read</h2>
+            <h2 className="text-2xl">Reports</h2>
             <Link className="inline-flex min-h-11 items-center underline" to="/yard/reading">
               How the yard stands: gates, and what holds them
             </Link>

@@ -33,7 +33,7 @@ export const LagDrill = ({ settings }: { settings: Settings }) => {
     }
     const done = await save({ body: { ...settings, pressLagSeconds: lag } })
     if (done.error) toast.error(wordsFor(done.error))
-    else toast(`Your press lag is ${lag} s. It is taken off every answer from now on.`)
+    else toast(`Your reaction time is ${lag} s. It is taken off every answer from now on.`)
   }
   const showSign = (): void => {
     const since = performance.now()
@@ -63,7 +63,7 @@ export const LagDrill = ({ settings }: { settings: Settings }) => {
   const isSign = drill.stage === 'running' && drill.signSince !== null
   return (
     <div className="flex flex-col gap-3">
-      <h2 className="text-2xl">Press lag</h2>
+      <h2 className="text-2xl">Your reaction time</h2>
       <p>
         Your thumb is later than your eye. Ten seconds measure by how much; now it is{' '}
         {settings.pressLagSeconds} s.
