@@ -143,7 +143,7 @@ test('a horse with no history, and one with nothing but recalled answers, has a 
   }))
   await keepDays(page, demo, { horseId: recalled, days: [five, five, five] })
   await page.goto(`${demo.url}/horses/${recalled}/reading`)
-  await expect(page.getByText(/^Of 1 track with answers enough/)).toBeVisible()
+  await expect(page.getByText(/^Of 1 skill with answers enough/)).toBeVisible()
   await expect(page.getByText(/^Of 3 first asks/)).toBeVisible()
   await page.goto(`${demo.url}/horses/${recalled}/steps/settle-in-pen`)
   await expect(page.getByRole('img', { name: /Lightness of / })).toBeVisible()

@@ -40,7 +40,7 @@ const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
     >
       {seconds}
     </span>
-    <span className="max-w-[55cqh] text-center flat:max-w-none text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
+    <span className="max-w-[80cqh] text-center flat:max-w-none text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
       {words}
     </span>
   </div>
