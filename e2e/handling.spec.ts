@@ -70,6 +70,7 @@ test('a horse is moved to another school and back, and its history stays', async
   const before = await lineOf(page, demo, id.Teal!)
   await page.goto(`${demo.url}/horses/${id.Teal}/steps`)
   await page.getByLabel('School').selectOption('Light Aids')
+  await page.getByRole('button', { name: 'Work it by this school' }).click()
   await expect(page.getByText('Teal is worked by Light Aids now.')).toBeVisible()
   await expect(page.getByText(/· Light Aids/)).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()

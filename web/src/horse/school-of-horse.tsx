@@ -1,8 +1,10 @@
 import { HorseForm, type Horse } from '@still-pine/contract'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../app/client'
 import { mayDo } from '@still-pine/contract/rights'
+import { Button } from '../ui/button'
 import { SchoolPicker } from '../shared/school-picker'
 
 /** By which school this horse is worked; a change judges every track anew and loses no answer. */
@@ -11,6 +13,7 @@ export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {
   const [putHorse] = useCommand('putHorse')
   const { data } = useQuery('schools')
   const navigate = useNavigate()
+  const [chosen, setChosen] = useState<string | null>(null)
   if (!me || !mayDo(me.person.role, 'edit-horse')) return null
   const move = async (from: Horse, school: string): Promise<void> => {
     const body = { ...HorseForm.parse(from), version: from.version, school }
@@ -35,8 +38,28 @@ export const SchoolOfHorse = ({ horse }: { horse: Horse }) => {
     else void move(horse, key)
   }
   return (
-    <div className="no-print max-w-md">
-      <SchoolPicker school={horse.school} onPick={pick} />
+    <div className="no-print flex max-w-md flex-col gap-3">
+      <SchoolPicker school={chosen ?? horse.school} onPick={setChosen} />
+      {chosen !== null && chosen !== horse.school && (
+        <div className="flex flex-col gap-2 border-l-8 border-act bg-panel px-3 py-2">
+          <p>
+            Its answers stay, and are judged by the other path: what holds, what is asked next and its gates
+            may change.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <Button
+              look="act"
+              onClick={() => {
+                setChosen(null)
+                pick(chosen)
+              }}
+            >
+              Work it by this school
+            </Button>
+            <Button onClick={() => setChosen(null)}>Cancel</Button>
+          </div>
+        </div>
+      )}
     </div>
   )
 }

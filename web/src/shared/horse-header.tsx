@@ -1,21 +1,67 @@
 import type { Horse } from '@still-pine/contract'
 import { ageBounds } from '@still-pine/core/facts'
-import { useEffect, useRef } from 'react'
 import { Link, NavLink, useLocation } from 'react-router'
 import { ageWords } from './words'
 
-const TABS = [
-  ['', 'Line'],
-  ['/steps', 'Steps'],
-  ['/reading', 'How it goes'],
-  ['/from-above', 'From above'],
-  ['/incidents', 'Checks and incidents'],
-  ['/trouble', 'Trouble'],
-  ['/recheck', 'Re-check'],
-  ['/blocks', 'Blocks'],
-  ['/counts', 'Counts'],
-  ['/book', 'Book'],
+/** The four doors of a horse, and the pages behind each; the first is where the door leads. */
+const DOORS = [
+  {
+    word: 'Line',
+    pages: [
+      ['', 'Rope'],
+      ['/steps', 'Table'],
+    ],
+  },
+  {
+    word: 'How it goes',
+    pages: [
+      ['/reading', 'Readings'],
+      ['/from-above', 'From above'],
+      ['/trouble', 'Trouble'],
+      ['/counts', 'Counts'],
+    ],
+  },
+  {
+    word: 'Record',
+    pages: [
+      ['/record', 'Time line'],
+      ['/incidents', 'Checks and incidents'],
+    ],
+  },
+  {
+    word: 'Life',
+    pages: [
+      ['/life', 'Who it is'],
+      ['/blocks', 'Blocks'],
+      ['/arrival', 'Arrival'],
+      ['/recheck', 'Re-check'],
+    ],
+  },
 ] as const
+
+type Door = (typeof DOORS)[number]
+
+/** The door behind which an address lies, where it is one of theirs. */
+const doorOf = (horseId: string, pathname: string): Door | undefined =>
+  DOORS.find(({ pages }) => pages.some(([path]) => pathname === `/horses/${horseId}${path}`))
+
+/** The pages behind the open door. */
+const Pages = ({ horse, door }: { horse: Horse; door: Door }) => (
+  <nav aria-label={door.word} className="no-print flex w-full flex-wrap gap-x-5">
+    {door.pages.map(([path, word]) => (
+      <NavLink
+        key={path}
+        end
+        to={`/horses/${horse.id}${path}`}
+        className={({ isActive }) =>
+          `inline-flex min-h-11 items-center ${isActive ? 'font-bold underline decoration-2 underline-offset-4' : 'text-quiet underline'}`
+        }
+      >
+        {word}
+      </NavLink>
+    ))}
+  </nav>
+)
 
 interface Props {
   readonly horse: Horse
@@ -32,16 +78,10 @@ const ageOf = (horse: Horse, today: string): string => {
   return `${inYears ? age.low / 12 : ageWords(age.low)} to ${ageWords(age.high)}, ${horse.estimate?.how.trim() || 'by guess'}`
 }
 
-/** Who this is, in one line, and the views of it. */
+/** Who this is, in one line, and its four doors. */
 export const HorseHeader = ({ horse, today, note }: Props) => {
-  const views = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
-  // On a phone the strip is longer than the screen: where one is stays in sight.
-  useEffect(() => {
-    const strip = views.current
-    const here = strip?.querySelector<HTMLElement>('[aria-current=page]')
-    if (strip && here) strip.scrollLeft = here.offsetLeft - (strip.clientWidth - here.offsetWidth) / 2
-  }, [pathname])
+  const open = doorOf(horse.id, pathname)
   return (
     <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
@@ -66,23 +106,23 @@ export const HorseHeader = ({ horse, today, note }: Props) => {
         </p>
       </div>
       <nav
-        ref={views}
         aria-label={`Views of ${horse.name}`}
-        className="no-print relative flex gap-4 overflow-x-auto whitespace-nowrap phone:w-full"
+        className="no-print flex gap-6 phone:grid phone:w-full phone:grid-cols-4 phone:gap-1"
       >
-        {TABS.map(([path, word]) => (
-          <NavLink
-            key={path}
-            end
-            to={`/horses/${horse.id}${path}`}
-            className={({ isActive }) =>
-              `inline-flex min-h-11 shrink-0 items-center font-name font-bold ${isActive ? 'border-b-4 border-ink' : 'text-quiet'}`
-            }
+        {DOORS.map((door) => (
+          <Link
+            key={door.word}
+            to={`/horses/${horse.id}${door.pages[0][0]}`}
+            aria-current={door === open ? 'page' : undefined}
+            className={`inline-flex min-h-11 items-center justify-center text-center font-name font-bold phone:min-h-16 phone:leading-tight ${
+              door === open ? 'border-b-4 border-ink' : 'text-quiet'
+            }`}
           >
-            {word}
-          </NavLink>
+            {door.word}
+          </Link>
         ))}
       </nav>
+      {open && <Pages horse={horse} door={open} />}
     </div>
   )
 }

@@ -1,0 +1,65 @@
+import { Link } from 'react-router'
+import { HorseHeader } from '../shared/horse-header'
+import { Loading } from '../shared/loading'
+import { ShutList } from '../shared/shut-list'
+import { useHorse } from '../shared/use-horse'
+import { fullDay } from '../shared/words'
+import { SchoolOfHorse } from './school-of-horse'
+
+const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
+  [
+    'blocks',
+    'Blocks and reports',
+    'the stretches of its life with people, its owner, how it stood at the end of each',
+  ],
+  ['arrival', 'Arrival check', 'where the work of a handled horse begins'],
+  ['recheck', 'Re-check', 'what still holds after a break'],
+  ['farrier', 'For the farrier', 'what its feet allow, on one page to print'],
+]
+
+/** Who a horse is, and what becomes of it. */
+const LifePage = () => {
+  const { horseId, line, program, error, retry } = useHorse()
+  if (!line || !program) return <Loading error={error} retry={retry} />
+  const { horse } = line
+  const leaving = program.gates.find(({ ticked }) => ticked)
+  return (
+    <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
+      <HorseHeader horse={horse} today={line.day} />
+      <ShutList horseId={horseId} shut={line.shut} />
+      <div className="grid gap-8 desk:grid-cols-2">
+        <ul>
+          <li className="border-t border-line">
+            <Link className="block min-h-16 py-2 text-lg" to={`/horses/${horseId}/edit`}>
+              <b className="font-name underline">Who it is</b>
+              <span className="block text-quiet">
+                {[horse.sex, horse.marks, horse.origin, `here since ${fullDay(horse.arrived)}`]
+                  .filter(Boolean)
+                  .join(', ')}
+              </span>
+            </Link>
+          </li>
+          {PAGES.map(([path, name, what]) => (
+            <li key={path} className="border-t border-line">
+              <Link className="block min-h-16 py-2 text-lg" to={`/horses/${horseId}/${path}`}>
+                <b className="font-name underline">{name}</b>
+                <span className="block text-quiet">{what}</span>
+              </Link>
+            </li>
+          ))}
+          {leaving && (
+            <li className="border-t border-line">
+              <Link className="block min-h-16 py-2 text-lg" to={`/horses/${horseId}/gates/${leaving.key}`}>
+                <b className="font-name underline">{leaving.name}</b>
+                <span className="block text-quiet">what it must know and take with it when it leaves</span>
+              </Link>
+            </li>
+          )}
+        </ul>
+        <SchoolOfHorse horse={horse} />
+      </div>
+    </main>
+  )
+}
+
+export default LifePage
