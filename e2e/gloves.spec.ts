@@ -28,7 +28,7 @@ test('from opening the app to the first answer it is three presses', async ({ pa
   await button(page, /^(Ask|Start)/).tap()
   await wait(page, 900)
   await button(page, /^(Answered|Settled)/).tap()
-  await expect(marks(page, /^1 answers/)).toBeVisible()
+  await expect(marks(page, /^1 answer\b/)).toBeVisible()
 })
 
 for (const apart of [60, 120, 240])
@@ -40,10 +40,10 @@ for (const apart of [60, 120, 240])
     await touchTwice(page, /^Start/, apart)
     await wait(page, 700)
     await touchTwice(page, /^Settled/, apart)
-    await expect(marks(page, /^1 answers.*calm not noted/)).toBeVisible()
+    await expect(marks(page, /^1 answer\b.*calm not noted/)).toBeVisible()
     await wait(page, 600)
     await touchTwice(page, /^Loose Step away/, apart)
-    await expect(marks(page, /^1 answers.*, loose/)).toBeVisible()
+    await expect(marks(page, /^1 answer\b.*, loose/)).toBeVisible()
     await expect(button(page, /^Start/)).toBeVisible()
   })
 
@@ -69,7 +69,7 @@ test('what became of an ask that was left is asked, and nothing is made up', asy
   await expect(marks(page, /^[1-9]\d* answers/)).toHaveCount(0)
   await leaveInIt()
   await button(page, /^noticed/).tap()
-  await expect(marks(page, /^1 answers.*half weight/)).toBeVisible()
+  await expect(marks(page, /^1 answer\b.*half weight/)).toBeVisible()
 })
 
 test('how it is asked is one thumb away while it runs; a danger ends it without an answer', async ({
@@ -104,7 +104,7 @@ test('a burst that has what was planned says so, and the next one is one press',
     await wait(page, 3_000)
     await press(page, 'Space')
     await page.keyboard.press('l')
-    await expect(marks(page, new RegExp(`^${ask + 1} answers`))).toBeVisible()
+    await expect(marks(page, new RegExp(`^${ask + 1} answers?\\b`))).toBeVisible()
   }
   await expect(page.getByText(/done, as planned/)).toBeVisible()
   await button(page, /Next burst/)

@@ -44,7 +44,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await press(page, 'Space')
   await page.keyboard.press('w')
   await expect(
-    page.getByRole('img', { name: /1 answers, oldest first: tightened, watchful/ }).first(),
+    page.getByRole('img', { name: /1 answer, oldest first: tightened, watchful/ }).first(),
   ).toBeVisible()
   // A second one, corrected to "noticed" and marked by chance.
   await press(page, 'Space')
@@ -131,7 +131,7 @@ test('keys walk the day: horses, parts and help', async ({ page, demo }) => {
   await page.keyboard.press('y')
   await expect(page.getByRole('heading', { level: 1, name: 'Still Pine' })).toBeVisible()
   await page.keyboard.press('?')
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Help' })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.goto(`${demo.url}/horses/${id.Sedge}`)
   // The scale on the rope; the rows below have a link of the same name, and are drawn first.

@@ -34,6 +34,15 @@ const DUE_WORDS: Record<Exclude<CheckKind, 'veterinary-hold' | 'vet-look'>, stri
   worming: 'Worming is due',
 }
 
+const YEAR_DAYS = 365
+
+/** "3 calendar days", and where nobody counts days any more "over two years". */
+const howLate = (days: number): string => {
+  const years = Math.floor(days / YEAR_DAYS)
+  if (years === 0) return count(days, 'calendar day')
+  return `over ${years === 1 ? 'a year' : years === 2 ? 'two years' : `${years} years`}`
+}
+
 const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   const days = daysBetween(on, due)
   if (days > SOON_DAYS) return []
@@ -41,7 +50,7 @@ const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   return [
     {
       tone: 'due',
-      words: days === 0 ? `${words} today.` : `${words}, ${count(-days, 'calendar day')} late.`,
+      words: days === 0 ? `${words} today.` : `${words}, ${howLate(-days)} late.`,
     },
   ]
 }

@@ -8,7 +8,20 @@ import { useChosenHorse } from './use-chosen-horse'
 const ITEM =
   'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[selected=true]:bg-ink data-[selected=true]:text-ground'
 
-/** Horses, the chosen horse's steps, sessions by date, people and the parts of the day, by a few letters. */
+const PAGES: readonly (readonly [name: string, path: string])[] = [
+  ['Today', '/before'],
+  ['Week', '/week'],
+  ['Yard', '/yard'],
+  ['Schools', '/yard/schools'],
+  ['Practice pen', '/practice'],
+  ['How the yard stands', '/yard/reading'],
+  ['How well do we judge?', '/yard/judging'],
+  ['Import a log or a yard', '/yard/in'],
+  ['What is unsent', '/yard/waiting'],
+  ['A new horse', '/horses/new'],
+]
+
+/** Horses, the chosen horse's steps, sessions by date, pages and people, by a few letters. */
 const FinderPanel = ({ onClose }: { onClose: () => void }) => {
   const navigate = useNavigate()
   const horseId = useChosenHorse()
@@ -27,7 +40,7 @@ const FinderPanel = ({ onClose }: { onClose: () => void }) => {
       <Command label="Find a horse, a step, a day or a person">
         <Command.Input
           autoFocus
-          placeholder="A horse, a step, a day, a person"
+          placeholder="A horse, a step, a day, a page, a person"
           className="mb-3 min-h-12 w-full rounded-md border-2 border-ink bg-panel px-3 text-lg"
         />
         <Command.List className="max-h-80 overflow-y-auto">
@@ -73,6 +86,13 @@ const FinderPanel = ({ onClose }: { onClose: () => void }) => {
               ))}
             </Command.Group>
           )}
+          <Command.Group heading="Pages">
+            {PAGES.map(([name, path]) => (
+              <Command.Item key={path} value={`${name} ${path}`} className={ITEM} onSelect={go(path)}>
+                {name}
+              </Command.Item>
+            ))}
+          </Command.Group>
           <Command.Group heading="People">
             {people?.people.map(({ id, name }) => (
               <Command.Item key={id} value={`${name} ${id}`} className={ITEM} onSelect={go('/yard')}>

@@ -1,10 +1,11 @@
 import { Sheet } from '../ui/sheet'
+import { TERMS } from './help-words'
 
 const EVERYWHERE = [
   ['[  ]', 'the horse before, the next horse'],
   ['B P A W Y', 'Before, Pen, After, Week, Yard'],
   ['/  or  Ctrl K', 'find a horse or a step'],
-  ['?', 'these keys'],
+  ['?', 'this help'],
 ] as const
 
 const PEN = [
@@ -20,7 +21,7 @@ const PEN = [
 ] as const
 
 const Keys = ({ title, keys }: { title: string; keys: readonly (readonly [string, string])[] }) => (
-  <section className="mb-4">
+  <section className="mb-4 phone:hidden">
     <h3 className="mb-2">{title}</h3>
     <dl className="grid grid-cols-[9rem_1fr] gap-y-1">
       {keys.map(([key, words]) => (
@@ -33,11 +34,26 @@ const Keys = ({ title, keys }: { title: string; keys: readonly (readonly [string
   </section>
 )
 
-/** The keys of this screen. */
+const Terms = () => (
+  <section>
+    <h3 className="mb-2">Words</h3>
+    <dl className="flex flex-col gap-2">
+      {TERMS.map(([term, meaning]) => (
+        <div key={term}>
+          <dt className="font-bold">{term}</dt>
+          <dd>{meaning}</dd>
+        </div>
+      ))}
+    </dl>
+  </section>
+)
+
+/** The keys of this screen, and the product's words. */
 export const KeysHelp = ({ isPen, onClose }: { isPen: boolean; onClose: () => void }) => (
-  <Sheet open title="Keys" onClose={onClose}>
+  <Sheet open title="Help" onClose={onClose}>
     {isPen && <Keys title="In the pen" keys={PEN} />}
     <Keys title="Everywhere" keys={EVERYWHERE} />
+    <Terms />
   </Sheet>
 )
 

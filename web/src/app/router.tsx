@@ -6,6 +6,7 @@ import { Loading } from '../shared/loading'
 import { api, useQuery } from './client'
 import { EmptyYard } from '../yard/empty-yard'
 import { Broken } from './broken'
+import { NotFound } from './not-found'
 import { store } from './store'
 
 /** A page that is fetched when its address is first opened. */
@@ -30,6 +31,9 @@ const ToHorse = ({ part }: { part: string }) => {
   return horseId ? <Navigate to={`/${part}/${horseId}`} replace /> : <EmptyYard />
 }
 
+/** Where the sessions of a horse stood before. */
+const ToRecord = () => <Navigate to="../record" relative="path" replace />
+
 export const router = createBrowserRouter([
   {
     element: <Shell />,
@@ -40,45 +44,117 @@ export const router = createBrowserRouter([
       { path: 'before', element: <ToHorse part="before" /> },
       { path: 'pen', element: <ToHorse part="pen" /> },
       { path: 'after', element: <ToHorse part="after" /> },
-      { path: 'before/:horseId', ...horsePage(() => import('../before/before-page')) },
-      { path: 'pen/:horseId', ...horsePage(() => import('../pen/pen-page')) },
-      { path: 'after/:horseId', ...horsePage(() => import('../after/after-page')) },
-      { path: 'week', ...page(() => import('../week/week-page')) },
-      { path: 'yard', ...page(() => import('../yard/yard-page')) },
-      { path: 'yard/reading', ...page(() => import('../yard/reading/yard-reading-page')) },
-      { path: 'yard/judging', ...page(() => import('../yard/reading/judging-page')) },
-      { path: 'yard/in', ...page(() => import('../yard/files/import-page')) },
-      { path: 'yard/schools', ...page(() => import('../yard/schools/schools-page')) },
-      { path: 'yard/schools/:school', ...page(() => import('../yard/schools/school-page')) },
-      { path: 'yard/schools/:school/edit', ...page(() => import('../yard/schools/editor/editor-page')) },
-      { path: 'yard/waiting', ...page(() => import('../yard/saved/saved-page')) },
-      { path: 'practice', ...page(() => import('../pen/practice/practice-page')) },
-      { path: 'horses/new', ...page(() => import('../yard/new-horse-page')) },
-      { path: 'horses/:horseId', ...horsePage(() => import('../horse/line-page')) },
-      { path: 'horses/:horseId/steps', ...horsePage(() => import('../horse/steps-page')) },
+      { path: 'before/:horseId', handle: 'Before', ...horsePage(() => import('../before/before-page')) },
+      { path: 'pen/:horseId', handle: 'Pen', ...horsePage(() => import('../pen/pen-page')) },
+      { path: 'after/:horseId', handle: 'After', ...horsePage(() => import('../after/after-page')) },
+      { path: 'week', handle: 'Week', ...page(() => import('../week/week-page')) },
+      { path: 'yard', handle: 'Yard', ...page(() => import('../yard/yard-page')) },
+      {
+        path: 'yard/reading',
+        handle: 'How the yard stands',
+        ...page(() => import('../yard/reading/yard-reading-page')),
+      },
+      {
+        path: 'yard/judging',
+        handle: 'How well do we judge?',
+        ...page(() => import('../yard/reading/judging-page')),
+      },
+      { path: 'yard/in', handle: 'Import', ...page(() => import('../yard/files/import-page')) },
+      { path: 'yard/schools', handle: 'Schools', ...page(() => import('../yard/schools/schools-page')) },
+      {
+        path: 'yard/schools/:school',
+        handle: 'School',
+        ...page(() => import('../yard/schools/school-page')),
+      },
+      {
+        path: 'yard/schools/:school/edit',
+        handle: 'Change a school',
+        ...page(() => import('../yard/schools/editor/editor-page')),
+      },
+      { path: 'yard/waiting', handle: 'What is unsent', ...page(() => import('../yard/saved/saved-page')) },
+      { path: 'practice', handle: 'Practice pen', ...page(() => import('../pen/practice/practice-page')) },
+      { path: 'horses/new', handle: 'A new horse', ...page(() => import('../yard/new-horse-page')) },
+      { path: 'horses/:horseId', handle: 'Line', ...horsePage(() => import('../horse/line-page')) },
+      { path: 'horses/:horseId/steps', handle: 'Steps', ...horsePage(() => import('../horse/steps-page')) },
       {
         path: 'horses/:horseId/from-above',
+        handle: 'From above',
         ...page(() => import('../pen/from-above/from-above-page')),
       },
-      { path: 'horses/:horseId/incidents', ...page(() => import('../horse/care/care-page')) },
-      { path: 'horses/:horseId/edit', ...horsePage(() => import('../yard/edit-horse-page')) },
-      { path: 'horses/:horseId/book', ...page(() => import('../horse/book-page')) },
-      { path: 'horses/:horseId/steps/:stepKey', ...horsePage(() => import('../horse/evidence-page')) },
-      { path: 'horses/:horseId/steps/:stepKey/card', ...page(() => import('../horse/card-page')) },
-      { path: 'horses/:horseId/trouble', ...horsePage(() => import('../horse/trouble/trouble-page')) },
-      { path: 'horses/:horseId/counts', ...horsePage(() => import('../horse/counts-page')) },
-      { path: 'horses/:horseId/reading', ...horsePage(() => import('../horse/reading/reading-page')) },
-      { path: 'horses/:horseId/recheck', ...horsePage(() => import('../horse/recheck/recheck-page')) },
-      { path: 'horses/:horseId/move-over', ...horsePage(() => import('../horse/move-over-page')) },
-      { path: 'horses/:horseId/arrival', ...horsePage(() => import('../horse/arrival/arrival-page')) },
-      { path: 'horses/:horseId/blocks', ...horsePage(() => import('../horse/blocks/blocks-page')) },
+      {
+        path: 'horses/:horseId/incidents',
+        handle: 'Checks and incidents',
+        ...page(() => import('../horse/care/care-page')),
+      },
+      { path: 'horses/:horseId/life', handle: 'Life', ...horsePage(() => import('../horse/life-page')) },
+      { path: 'horses/:horseId/book', element: <ToRecord /> },
+      { path: 'horses/:horseId/edit', handle: 'Edit', ...horsePage(() => import('../yard/edit-horse-page')) },
+      {
+        path: 'horses/:horseId/record',
+        handle: 'Record',
+        ...page(() => import('../horse/record/record-page')),
+      },
+      {
+        path: 'horses/:horseId/steps/:stepKey',
+        handle: 'Step',
+        ...horsePage(() => import('../horse/evidence-page')),
+      },
+      {
+        path: 'horses/:horseId/steps/:stepKey/card',
+        handle: 'How to ask it',
+        ...page(() => import('../horse/card-page')),
+      },
+      {
+        path: 'horses/:horseId/trouble',
+        handle: 'Trouble',
+        ...horsePage(() => import('../horse/trouble/trouble-page')),
+      },
+      {
+        path: 'horses/:horseId/counts',
+        handle: 'Counts',
+        ...horsePage(() => import('../horse/counts-page')),
+      },
+      {
+        path: 'horses/:horseId/reading',
+        handle: 'How it goes',
+        ...horsePage(() => import('../horse/reading/reading-page')),
+      },
+      {
+        path: 'horses/:horseId/recheck',
+        handle: 'Re-check',
+        ...horsePage(() => import('../horse/recheck/recheck-page')),
+      },
+      {
+        path: 'horses/:horseId/move-over',
+        handle: 'Move to a school',
+        ...horsePage(() => import('../horse/move-over-page')),
+      },
+      {
+        path: 'horses/:horseId/arrival',
+        handle: 'Arrival check',
+        ...horsePage(() => import('../horse/arrival/arrival-page')),
+      },
+      {
+        path: 'horses/:horseId/blocks',
+        handle: 'Blocks',
+        ...horsePage(() => import('../horse/blocks/blocks-page')),
+      },
       {
         path: 'horses/:horseId/blocks/:blockId',
+        handle: 'Report',
         ...horsePage(() => import('../horse/blocks/snapshot-page')),
       },
-      { path: 'horses/:horseId/farrier', ...page(() => import('../horse/farrier/farrier-page')) },
-      { path: 'horses/:horseId/gates/:gateKey', ...horsePage(() => import('../horse/gate/gate-page')) },
-      { path: '*', element: <Navigate to="/before" replace /> },
+      {
+        path: 'horses/:horseId/farrier',
+        handle: 'For the farrier',
+        ...page(() => import('../horse/farrier/farrier-page')),
+      },
+      {
+        path: 'horses/:horseId/gates/:gateKey',
+        handle: 'Gate',
+        ...horsePage(() => import('../horse/gate/gate-page')),
+      },
+      { path: '*', handle: 'Not found', element: <NotFound /> },
     ],
   },
 ])

@@ -1,4 +1,4 @@
-import { CalendarDays, ClipboardCheck, Fence, ListOrdered, Timer } from 'lucide-react'
+import { CalendarDays, CircleHelp, ClipboardCheck, Fence, ListOrdered, Search, Timer } from 'lucide-react'
 import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { Link, NavLink, Outlet, useLocation } from 'react-router'
 import { drainFor } from '@still-pine/device'
@@ -15,6 +15,7 @@ import { refreshWhenQuiet } from './refresh-when-quiet'
 import { store, useAppDispatch, useAppSelector } from './store'
 import { TagRail } from './tag-rail'
 import { useChosenHorse } from './use-chosen-horse'
+import { usePageTitle } from './use-page-title'
 import { useShellKeys } from './use-shell-keys'
 
 // Loaded the first time they are opened.
@@ -126,22 +127,43 @@ const Nav = ({ horseId }: { horseId: string | null }) => (
   </nav>
 )
 
-const Frame = ({ children }: { children: ReactNode }) => {
+interface FrameProps {
+  readonly find: () => void
+  readonly help: () => void
+  readonly children: ReactNode
+}
+
+const Tool = ({ icon: Icon, word, press }: { icon: typeof Search; word: string; press: () => void }) => (
+  <button
+    type="button"
+    className="inline-flex min-h-11 items-center gap-1 font-name font-bold"
+    onClick={press}
+  >
+    <Icon aria-hidden="true" className="size-5" />
+    {word}
+  </button>
+)
+
+const Frame = ({ find, help, children }: FrameProps) => {
   const { data: me } = useQuery('me')
   const horseId = useChosenHorse()
   return (
     <div className="mx-auto flex min-h-dvh max-w-[80rem] flex-col phone:pb-20">
-      <header className="no-print flex flex-wrap items-center justify-between gap-x-6 border-b-2 border-ink px-4 py-2 desk:px-5">
+      <header className="no-print flex flex-wrap items-center justify-between gap-x-4 border-b-2 border-ink px-4 py-2 desk:px-5">
         <div className="flex items-center gap-8">
           <Link to="/before" className="font-name text-xl font-extrabold">
             {me?.yard.name ?? 'Still Pine'}
           </Link>
           <Nav horseId={horseId} />
         </div>
-        <p className="text-quiet">
+        <p className="text-quiet phone:order-last phone:w-full desk:ml-auto">
           {me && longDay(me.today)} · <AsOf />
           <SyncMark />
         </p>
+        <div className="flex gap-x-4">
+          <Tool icon={Search} word="Find" press={find} />
+          <Tool icon={CircleHelp} word="Help" press={help} />
+        </div>
       </header>
       {me && <ReachBanner personId={me.person.id} horseId={horseId} />}
       <TagRail chosen={horseId} />
@@ -159,6 +181,7 @@ export const Shell = () => {
   useDrain(personId)
   useChanges(personId)
   useCarrying(personId)
+  usePageTitle()
   const isPen = pathname.startsWith('/pen/')
   const keys = useShellKeys(isPen)
   return (
@@ -166,7 +189,7 @@ export const Shell = () => {
       {isPen ? (
         <Outlet />
       ) : (
-        <Frame>
+        <Frame find={keys.find} help={keys.help}>
           <Outlet />
         </Frame>
       )}

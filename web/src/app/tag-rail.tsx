@@ -16,6 +16,16 @@ export const pathForHorse = (pathname: string, horseId: string): string => {
   return ['before', 'pen', 'after'].includes(part ?? '') ? `/${part}/${horseId}` : `/horses/${horseId}`
 }
 
+/** So many tags are seen at a desk without scrolling; of a larger yard only those that work today are shown. */
+const MOST_TAGS = 14
+
+/** Today's string, and the horse that is chosen, whatever it does. */
+const stringOf = (rows: readonly TodayRow[], chosen: string | null): readonly TodayRow[] => {
+  if (rows.length <= MOST_TAGS) return rows
+  const works = rows.filter(({ plan }) => plan && !plan.rests).slice(0, MOST_TAGS)
+  return rows.filter((row) => works.includes(row) || row.horse.id === chosen)
+}
+
 /** One tag per horse in today's string. */
 export const TagRail = ({ chosen }: { chosen: string | null }) => {
   const { data } = useQuery('today')
@@ -26,9 +36,11 @@ export const TagRail = ({ chosen }: { chosen: string | null }) => {
     void current.current?.scrollIntoView({ block: 'nearest', inline: 'center' })
   }, [chosen, data])
   if (!data || data.rows.length === 0) return null
+  const shown = stringOf(data.rows, chosen)
+  const others = data.rows.length - shown.length
   return (
     <nav aria-label="Today’s horses" className="no-print flex gap-2 overflow-x-auto px-4 py-2 desk:px-5">
-      {data.rows.map((row) => {
+      {shown.map((row) => {
         const isChosen = row.horse.id === chosen
         return (
           <Link
@@ -45,6 +57,11 @@ export const TagRail = ({ chosen }: { chosen: string | null }) => {
           </Link>
         )
       })}
+      {others > 0 && (
+        <Link className="flex min-h-11 shrink-0 items-center px-3 underline" to="/yard">
+          {others} more
+        </Link>
+      )}
     </nav>
   )
 }

@@ -9,7 +9,7 @@ const PART_KEYS: Record<string, string> = { b: 'before', p: 'pen', a: 'after', w
 const horseIn = (pathname: string): string | undefined =>
   /^\/(?:before|pen|after|horses)\/([^/]+)/.exec(pathname)?.[1]
 
-/** Keys that work everywhere; in the pen only those that the pen does not use itself. */
+/** Keys that work everywhere; in the pen no letter leaves the page. */
 export const useShellKeys = (inPen: boolean) => {
   const [finding, setFinding] = useState(false)
   const [helping, setHelping] = useState(false)
@@ -42,10 +42,17 @@ export const useShellKeys = (inPen: boolean) => {
       } else if (key === '?') setHelping(true)
       else if (key === '[') walk(-1)
       else if (key === ']') walk(1)
-      else if (key in PART_KEYS && !(inPen && key === 'w')) toPart(PART_KEYS[key]!)
+      else if (key in PART_KEYS && !inPen) toPart(PART_KEYS[key]!)
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
   }, [data, inPen, navigate])
-  return { finding, helping, stopFinding: () => setFinding(false), stopHelping: () => setHelping(false) }
+  return {
+    finding,
+    helping,
+    find: () => setFinding(true),
+    help: () => setHelping(true),
+    stopFinding: () => setFinding(false),
+    stopHelping: () => setHelping(false),
+  }
 }

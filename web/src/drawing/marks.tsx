@@ -1,4 +1,12 @@
-import { calmWord, gradeWord, type Calm, type Grade, type Kind, type Side } from '@still-pine/core/answer'
+import {
+  count,
+  calmWord,
+  gradeWord,
+  type Calm,
+  type Grade,
+  type Kind,
+  type Side,
+} from '@still-pine/core/answer'
 import { memo } from 'react'
 
 /** One answer as a mark: taller is lighter, the shape on top is the calm. */
@@ -113,7 +121,7 @@ export const Marks = memo(({ marks: all, kind, spacing = 26, most = Infinity }: 
         aria-label={
           marks.length === 0
             ? 'No answers yet'
-            : `${marks.length} answers, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
+            : `${count(marks.length, 'answer')}, oldest first: ${marks.map((mark) => sentence(mark, kind)).join('; ')}`
         }
         width={marks.length * spacing + 8}
         height={HEIGHT}

@@ -11,5 +11,16 @@ export const EmptyYard = () => (
     >
       Add a horse
     </Link>
+    <p className="text-lg">
+      Or{' '}
+      <Link className="inline-flex min-h-11 items-center underline" to="/yard/in">
+        import a file
+      </Link>{' '}
+      of answers or a whole yard, or{' '}
+      <Link className="inline-flex min-h-11 items-center underline" to="/practice">
+        try the practice pen
+      </Link>
+      : its horse is made up, and nothing is kept.
+    </p>
   </main>
 )

@@ -8,55 +8,9 @@ import { useQuery, useCommand, wordsFor } from '../app/client'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
 import { Loading } from '../shared/loading'
-import { fullDay } from '../shared/words'
-import { GONE_WORDS } from './edit-horse-page'
+import { Horses } from './horses'
 import { People } from './people/people'
 import { Places } from './places/places'
-
-const Horses = () => {
-  const { data } = useQuery('today')
-  return (
-    <section>
-      <h2 className="mb-2 text-2xl">Horses</h2>
-      <ul>
-        {data?.rows.map(({ horse }) => (
-          <li key={horse.id} className="border-t border-line">
-            <Link className="flex min-h-12 flex-wrap items-center gap-x-3" to={`/horses/${horse.id}`}>
-              <b className="font-name underline">{horse.name}</b>
-              <span className="text-quiet">{[horse.sex, horse.marks].filter(Boolean).join(', ')}</span>
-            </Link>
-          </li>
-        ))}
-      </ul>
-      {(data?.gone ?? []).length > 0 && (
-        <details>
-          <summary className="min-h-11 font-bold">Gone: {data!.gone.length}</summary>
-          <ul>
-            {data!.gone.map((horse) => (
-              <li key={horse.id} className="border-t border-line">
-                <Link
-                  className="flex min-h-12 flex-wrap items-center gap-x-3"
-                  to={`/horses/${horse.id}/edit`}
-                >
-                  <b className="font-name underline">{horse.name}</b>
-                  <span className="text-quiet">
-                    {horse.archived && `${GONE_WORDS[horse.archived.reason]}, ${fullDay(horse.archived.on)}`}
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      <Link
-        to="/horses/new"
-        className="mt-3 inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
-      >
-        Add a horse
-      </Link>
-    </section>
-  )
-}
 
 /** A key is learnt by pressing it once: a remote sends keys like any keyboard. */
 const LearntKey = ({

@@ -117,7 +117,7 @@ const Predictions = ({ all }: { all: readonly Group[] }) => {
   const { words, axis, note } = ABOUT[about]
   const option = useCallback(() => reliabilityOption(told, axis), [told, axis])
   return (
-    <section className="grid gap-6 desk:grid-cols-[minmax(0,30rem)_1fr]">
+    <section className="flex max-w-4xl flex-col gap-4">
       <div className="flex flex-col gap-3">
         <div className="no-print flex flex-wrap gap-3">
           <Picker label="The chance of" value={about} onPick={(value) => setAbout(value as PredictionsAbout)}>
@@ -157,11 +157,14 @@ const Predictions = ({ all }: { all: readonly Group[] }) => {
           is where the true share lies 19 times in 20.
         </p>
       </div>
-      <div className="flex flex-col gap-4">
-        {PARTING_NAMES.map((parting) => (
-          <PartTable key={parting} groups={groups} parting={parting} />
-        ))}
-      </div>
+      <details>
+        <summary className="min-h-11 text-lg font-bold">Details: by stage, school and handler</summary>
+        <div className="flex flex-col gap-4">
+          {PARTING_NAMES.map((parting) => (
+            <PartTable key={parting} groups={groups} parting={parting} />
+          ))}
+        </div>
+      </details>
     </section>
   )
 }
@@ -220,8 +223,9 @@ const JudgingPage = () => {
       </div>
       <Predictions all={data.groups} />
       <OwnValues fits={data.fits} toRemake={data.toRemake} />
-      {reading && <Horses horses={reading.horses} />}
       <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
+      {/* Last, for it comes horse by horse, and would push down what is being read. */}
+      {reading && <Horses horses={reading.horses} />}
     </main>
   )
 }
