@@ -184,7 +184,9 @@ test.describe('on a phone', () => {
     for (const path of ['/yard/reading', '/yard/judging', `/horses/${id.Bramble}/reading`]) {
       await page.goto(`${demo.url}${path}`)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await expect(page.locator('table').first()).toBeVisible({ timeout: 30_000 })
+      await expect(page.locator('table').first()).toBeAttached({ timeout: 30_000 })
+      if (path === '/yard/judging') await page.getByText(/^Details: /).click()
+      await expect(page.locator('table').first()).toBeVisible()
       const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
       expect([path, over]).toEqual([path, 0])
     }

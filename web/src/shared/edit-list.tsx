@@ -58,7 +58,8 @@ export const EditList = <T extends Item>(props: Props<T>) => {
           </li>
         ))}
       </ul>
-      {mayEdit && (
+      {/* Not before the list is there: it would move away under the press. */}
+      {mayEdit && items && (
         <Button className="no-print mt-2" onClick={() => setOpen('new')}>
           Add {aOrAn(one)}
         </Button>
