@@ -9,13 +9,13 @@ type Change = SessionChanges['changes'][number]
 
 const WAY: Record<string, number> = { new: 0, started: 1, slipped: 2, coming: 3, rusty: 4, solid: 5 }
 
+/** A state or a chance, never the two side by side: they follow different rules, and would seem to contradict each other. */
 const changeWords = (change: Change, program: Program): string => {
   const name = stepOf(program, change.step)?.name ?? change.step
   const side = change.side === 'none' ? '' : `, ${change.side}`
-  const chance = `${chancePercent(change.chanceBefore)} to ${chancePercent(change.chanceAfter)}`
   return change.from === change.to
-    ? `${name}${side}: ${STATE_WORDS[change.to]}, ${chance}`
-    : `${name}${side} is ${STATE_WORDS[change.to]}, was ${STATE_WORDS[change.from]}${change.answers > 0 ? `; ${chance}` : ' (time alone)'}`
+    ? `${name}${side}: ${chancePercent(change.chanceBefore)} to ${chancePercent(change.chanceAfter)} light`
+    : `${name}${side} is ${STATE_WORDS[change.to]}, was ${STATE_WORDS[change.from]}${change.answers > 0 ? '' : ' (time alone)'}`
 }
 
 const weight = ({ from, to, answers }: Change): number =>
