@@ -45,6 +45,13 @@ const LearntKey = ({
   )
 }
 
+const Tick = ({ words, on, set }: { words: string; on: boolean; set: (on: boolean) => void }) => (
+  <label className="flex min-h-11 items-center gap-3 font-bold">
+    <input type="checkbox" className="size-6" checked={on} onChange={(e) => set(e.target.checked)} />
+    {words}
+  </label>
+)
+
 const SettingsForm = ({ settings }: { settings: Settings }) => {
   const [save] = useCommand('settings')
   const change = async (patch: Partial<Settings>): Promise<void> => {
@@ -69,15 +76,11 @@ const SettingsForm = ({ settings }: { settings: Settings }) => {
           </select>
         )}
       </Field>
-      <label className="flex min-h-11 items-center gap-3 font-bold">
-        <input
-          type="checkbox"
-          className="size-6"
-          checked={settings.hasRemote}
-          onChange={(e) => void change({ hasRemote: e.target.checked })}
-        />
-        I work with a remote of two buttons
-      </label>
+      <Tick
+        words="I work with a remote of two buttons"
+        on={settings.hasRemote}
+        set={(hasRemote) => void change({ hasRemote })}
+      />
       <LearntKey
         label="Remote, forward"
         value={settings.forwardKey}
@@ -107,15 +110,11 @@ const SettingsForm = ({ settings }: { settings: Settings }) => {
           />
         )}
       </Field>
-      <label className="flex min-h-11 items-center gap-3 font-bold">
-        <input
-          type="checkbox"
-          className="size-6"
-          checked={settings.vibrate}
-          onChange={(e) => void change({ vibrate: e.target.checked })}
-        />
-        Feel the change of phase (vibration)
-      </label>
+      <Tick
+        words="Feel the change of phase (vibration)"
+        on={settings.vibrate}
+        set={(vibrate) => void change({ vibrate })}
+      />
     </section>
   )
 }
