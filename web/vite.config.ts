@@ -40,5 +40,6 @@ export default defineConfig({
     sourcemap: false,
     chunkSizeWarningLimit: 700,
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
+  // The shorthand would send the server's own host along, and it takes writes of its own pages only.
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4181' } } },
 })

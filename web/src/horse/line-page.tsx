@@ -5,12 +5,14 @@ import { upperFirst } from '@still-pine/core/readiness'
 import { useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { lineSentence } from '../drawing/line/callouts'
-import { LineDrawing } from '../drawing/line/line-drawing'
+import { DESK_ROWS, LineDrawing } from '../drawing/line/line-drawing'
 import { nextGate } from '../drawing/line/posts'
+import { useSize } from '../drawing/line/use-size'
 import { Loading } from '../shared/loading'
 import { VERDICTS, withDays } from '../shared/words'
 import { HorseHeader } from '../shared/horse-header'
 import { ShutList } from '../shared/shut-list'
+import { StageRopes } from './stage-ropes'
 import { StageRows } from './stage-rows'
 import { useHorse } from '../shared/use-horse'
 
@@ -92,11 +94,69 @@ const currentStage = (line: Line, program: Program): number =>
   program.steps.find(({ key }) => line.tracks.some((t) => t.step === key && t.view.state !== 'solid'))
     ?.stage ?? 1
 
+/** One stage of a desk's Line as rows, any of them by choice. */
+const StageByChoice = ({ line, program, inWork }: { line: Line; program: Program; inWork: number }) => {
+  const [shown, setShown] = useState(inWork)
+  return (
+    <section className="mt-6 flex flex-col gap-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-2xl">
+          {shown} {STAGES[shown - 1]}
+        </h2>
+        <label className="no-print flex items-center gap-2">
+          Stage
+          <select
+            className="min-h-11 rounded-md border-2 border-ink bg-panel px-2"
+            value={shown}
+            onChange={(event) => setShown(Number(event.target.value))}
+          >
+            {STAGES.map((name, i) => (
+              <option key={name} value={i + 1}>
+                {i + 1} {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <StageRows line={line} program={program} stage={shown} />
+    </section>
+  )
+}
+
+/** So many letters' heights a rope of three stages needs to be read. */
+const DESK_REMS = 42
+
+/** The Line and what it says of today: ropes of three stages at a desk, short ropes that open on a phone. */
+const LineAndPanels = ({ line, program }: { line: Line; program: Program }) => {
+  const { ref, width, rem } = useSize<HTMLDivElement>()
+  const inWork = currentStage(line, program)
+  const isDesk = width >= DESK_REMS * rem
+  const size = { line, program, width, rem }
+  return (
+    <>
+      <div ref={ref}>
+        {width > 0 &&
+          (isDesk ? (
+            <LineDrawing rows={DESK_ROWS} {...size} />
+          ) : (
+            <StageRopes key={line.horse.id} inWork={inWork} {...size} />
+          ))}
+      </div>
+      <div className="grid gap-4 desk:grid-cols-3">
+        <GatePanel line={line} program={program} />
+        <TodayPanel line={line} />
+        <StalePanel line={line} program={program} />
+      </div>
+      {width > 0 && isDesk && (
+        <StageByChoice key={line.horse.id} line={line} program={program} inWork={inWork} />
+      )}
+    </>
+  )
+}
+
 const LinePage = () => {
   const { line, program, error, retry } = useHorse()
-  const [stage, setStage] = useState<number | null>(null)
   if (!line || !program) return <Loading error={error} retry={retry} />
-  const shown = stage ?? currentStage(line, program)
   return (
     <main className="flex flex-col gap-1 px-4 desk:px-5">
       <HorseHeader
@@ -115,34 +175,7 @@ const LinePage = () => {
           shows where its work begins.
         </p>
       )}
-      <LineDrawing program={program} line={line} />
-      <div className="grid gap-4 desk:grid-cols-3">
-        <GatePanel line={line} program={program} />
-        <TodayPanel line={line} />
-        <StalePanel line={line} program={program} />
-      </div>
-      <section className="mt-6 flex flex-col gap-3">
-        <div className="flex flex-wrap items-baseline justify-between gap-2">
-          <h2 className="text-2xl">
-            {shown} {STAGES[shown - 1]}
-          </h2>
-          <label className="no-print flex items-center gap-2">
-            Stage
-            <select
-              className="min-h-11 rounded-md border-2 border-ink bg-panel px-2"
-              value={shown}
-              onChange={(event) => setStage(Number(event.target.value))}
-            >
-              {STAGES.map((name, i) => (
-                <option key={name} value={i + 1}>
-                  {i + 1} {name}
-                </option>
-              ))}
-            </select>
-          </label>
-        </div>
-        <StageRows line={line} program={program} stage={shown} />
-      </section>
+      <LineAndPanels line={line} program={program} />
     </main>
   )
 }

@@ -1,17 +1,17 @@
 import type { Line } from '@still-pine/contract'
 import type { Program, Step } from '@still-pine/core/program'
-import { useEffect, useState, type KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent } from 'react'
 import { calloutsOf } from './callouts'
 import { layRow } from './layout'
 import { postsOf } from './posts'
 import { RopeRowDrawing, SIZE, stepSentence } from './rope-row'
-import { useSize } from './use-size'
 
-const DESK_ROWS = [
+/** The nine stages on the three rows of a desk. */
+export const DESK_ROWS: readonly (readonly number[])[] = [
   [1, 2, 3],
   [4, 5, 6],
   [7, 8, 9],
-] as const
+]
 
 /** Arrow keys walk along the rope from scale to scale. */
 const walk = (event: KeyboardEvent<HTMLElement>, steps: readonly Step[]): void => {
@@ -26,63 +26,50 @@ const walk = (event: KeyboardEvent<HTMLElement>, steps: readonly Step[]): void =
   event.currentTarget.querySelector<SVGAElement>(`[data-step="${next.key}"]`)?.focus()
 }
 
-/** Where on a strip the furthest step stands when it opens, as a share of its width. */
-const FURTHEST_STANDS_AT = 0.7
-
-/** The last step on the path that was ever asked. */
-const furthestStep = (program: Program, line: Line): string | undefined => {
-  const asked = new Set(line.tracks.filter(({ view }) => view.answers > 0).map(({ step }) => step))
-  return program.steps.findLast(({ key }) => asked.has(key))?.key
+interface Props {
+  readonly program: Program
+  readonly line: Line
+  /** The stages of each rope. */
+  readonly rows: readonly (readonly number[])[]
+  readonly width: number
+  readonly rem: number
 }
 
-/** The horse's path as a rope with pine scales: three rows at a desk, one strip to swipe on a phone. */
-export const LineDrawing = ({ program, line }: { program: Program; line: Line }) => {
-  const { ref, width, rem } = useSize<HTMLDivElement>()
+/** The horse's path, or a part of it, as ropes with pine scales; what matters is named, the rest on focus. */
+export const LineDrawing = ({ program, line, rows, width, rem }: Props) => {
   const [focus, setFocus] = useState<string | null>(null)
-  const isStrip = width < 42 * rem
-  const stages = isStrip ? [[1, 2, 3, 4, 5, 6, 7, 8, 9]] : DESK_ROWS
   const posts = postsOf(program)
   const callouts = calloutsOf(program, line)
-  const furthest = furthestStep(program, line)
-  // A strip opens where the work is, not at a beginning long past.
-  useEffect(() => {
-    const strip = ref.current
-    const scale = strip?.querySelector(`[data-step="${furthest}"]`)
-    if (!isStrip || !strip || !scale) return
-    const fromLeft = scale.getBoundingClientRect().left - strip.getBoundingClientRect().left
-    strip.scrollLeft += fromLeft - strip.clientWidth * FURTHEST_STANDS_AT
-  }, [ref, isStrip, width, furthest, line.horse.id])
-  const focused = program.steps.find(({ key }) => key === focus)
+  const shown = program.steps.filter(({ stage }) => rows.flat().includes(stage))
+  const focused = shown.find(({ key }) => key === focus)
   return (
     // The keys and the pointer belong to the links in it; here they are heard together.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <section
       aria-label="The Line"
       className="flex flex-col gap-2"
-      onKeyDown={(event) => walk(event, program.steps)}
+      onKeyDown={(event) => walk(event, shown)}
       onMouseLeave={() => setFocus(null)}
     >
-      <div ref={ref} className={isStrip ? 'overflow-x-auto' : ''}>
-        {width > 0 &&
-          stages.map((row) => {
-            const steps = program.steps.filter(({ stage }) => (row as readonly number[]).includes(stage))
-            const rowWidth = isStrip ? steps.length * SIZE.strip * rem : width
-            return (
-              <RopeRowDrawing
-                key={row[0]}
-                program={program}
-                line={line}
-                row={layRow(steps, posts, { width: rowWidth, ropeY: 0, mostSag: SIZE.sag * rem })}
-                steps={steps}
-                callouts={callouts}
-                width={rowWidth}
-                rem={rem}
-                focus={focus}
-                tabStop={focus ?? program.steps[0]!.key}
-                onFocus={setFocus}
-              />
-            )
-          })}
+      <div>
+        {rows.map((stages) => {
+          const steps = shown.filter(({ stage }) => stages.includes(stage))
+          return (
+            <RopeRowDrawing
+              key={stages[0]}
+              program={program}
+              line={line}
+              row={layRow(steps, posts, { width, ropeY: 0, mostSag: SIZE.sag * rem })}
+              steps={steps}
+              callouts={callouts}
+              width={width}
+              rem={rem}
+              focus={focus}
+              tabStop={focused?.key ?? shown[0]!.key}
+              onFocus={setFocus}
+            />
+          )
+        })}
       </div>
       <p className="min-h-6 text-quiet" aria-hidden="true">
         {focused

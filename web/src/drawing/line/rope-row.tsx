@@ -14,9 +14,10 @@ const READ_FONT = '"Atkinson Hyperlegible Next Variable", sans-serif'
 
 const LANES = 2
 /** Sizes in rem, so that all of it grows with the letters. */
-export const SIZE = { label: 0.86, laneHeight: 1.15, scale: 2.7, sag: 0.7, strip: 3.4 }
+export const SIZE = { label: 0.86, laneHeight: 1.15, scale: 2.7, sag: 0.7 }
 
-const halvesOf = (line: Line, step: Step): readonly ScaleHalf[] =>
+/** What a step's scale shows, half by half. */
+export const halvesOf = (line: Line, step: Step): readonly ScaleHalf[] =>
   line.tracks
     .filter((track) => track.step === step.key)
     .map(({ side, view }) => ({ side, state: view.state, chance: view.chance }))
@@ -68,8 +69,10 @@ export const RopeRowDrawing = ({
   const label = SIZE.label * rem
   const lane = SIZE.laneHeight * rem
   const measure = (text: string): number => textWidth(text, label, { family: READ_FONT }) + 4
+  // A rope of one stage hangs under its own heading.
+  const titled = row.stages.length > 1 ? row.stages : []
   const titles = placeLabels(
-    row.stages.map(({ stage, x }) => ({
+    titled.map(({ stage, x }) => ({
       key: String(stage),
       x,
       width: textWidth(`${stage} ${STAGES[stage - 1]}`, label, { family: NAME_FONT }) + 4,
@@ -78,7 +81,7 @@ export const RopeRowDrawing = ({
     width,
     { lanes: LANES },
   )
-  const titleLanes = Math.max(0, ...titles.map((t) => t.lane)) + 1
+  const titleLanes = Math.max(-1, ...titles.map((t) => t.lane)) + 1
   const gates = line.gates.filter(({ gate }) => row.posts.has(gate))
   const looks = new Map(gates.map((gate) => [gate.gate, postLook(program, line, gate)]))
   const gateLabels = placeLabels(
