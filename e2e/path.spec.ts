@@ -67,8 +67,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
 
   // After: mend, recall, read, confirm.
   await page.getByRole('link', { name: 'Done' }).first().click()
-  await expect(page.getByText('2 answers, one by one, to mend')).toBeVisible()
-  await page.getByText('2 answers, one by one, to mend').click()
+  await page.getByRole('button', { name: /^Settle in the pen 2 answers$/ }).click()
   await page.getByRole('button', { name: 'Mend' }).first().click()
   await page.getByLabel('Grade').selectOption({ label: 'at ease' })
   await page.getByRole('button', { name: 'Correct' }).click()
@@ -84,8 +83,8 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
     .getByRole('button', { name: 'at ease' })
     .click()
   await page.getByRole('button', { name: 'Keep 2 recalled' }).click()
-  await expect(page.getByText(/5 answers, one by one/)).toBeVisible()
-  await expect(page.getByText('Settle in the pen is Started, was New', { exact: false })).toBeVisible()
+  await expect(page.getByText('4 answers, 1 taken back')).toBeVisible()
+  await expect(page.getByText('Started, was New', { exact: true })).toBeVisible()
   await page.getByRole('textbox', { name: 'Note' }).fill('Windy; a lorry on the road.')
   await page.getByRole('button', { name: 'Confirm this session' }).click()
   await expect(page.getByText(/^Confirmed at/)).toBeVisible()

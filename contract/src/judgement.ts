@@ -228,6 +228,8 @@ export const Change = z.object({
   chanceBefore: z.number(),
   chanceAfter: z.number(),
   answers: z.number().int(),
+  /** Nobody asked it on that day, in this session or another. */
+  timeAlone: z.boolean().default(false),
 })
 
 export const SessionChanges = z.object({

@@ -2,6 +2,7 @@ export { carriedAt, carryHorse, type AskCarry } from './carry'
 export { drainFor, type SyncState } from './drain'
 export { readEarly } from './early'
 export { knownHere, type Question } from './known'
+export { forgetNoteDraft, noteDraft, saveNoteDraft } from './note-drafts'
 export {
   amendWaiting,
   entriesOf,

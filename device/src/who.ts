@@ -76,6 +76,9 @@ export const forgetCopies = async (personId: string): Promise<void> => {
 /** Where the unsaved drafts of schools lie that a person has begun on this device. */
 export const schoolDraftsOf = (personId: string): string => `school-draft/${personId}/`
 
+/** Where the drafts of notes lie that a person has begun on this device. */
+export const noteDraftsOf = (personId: string): string => `note-draft/${personId}/`
+
 /** Forgets everything of a person, what waits too. */
 export const wipe = async (personId: string): Promise<void> => {
   await forgetCopies(personId)
@@ -83,4 +86,5 @@ export const wipe = async (personId: string): Promise<void> => {
   await device.waiting.where('personId').equals(personId).delete()
   await device.facts.delete(`name:${personId}`)
   await device.facts.where('key').startsWith(schoolDraftsOf(personId)).delete()
+  await device.facts.where('key').startsWith(noteDraftsOf(personId)).delete()
 }

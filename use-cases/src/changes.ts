@@ -33,6 +33,7 @@ const changesBetween = (
               chanceBefore: was.chance,
               chanceAfter: is.chance,
               answers,
+              timeAlone: was.lastDay === is.lastDay,
             },
           ]
         : []

@@ -1,107 +1,33 @@
-import type { SavedAnswer, Session } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
-import { stepOf, type Program } from '@still-pine/core/program'
-import { useState } from 'react'
+import type { Program } from '@still-pine/core/program'
 import { Link, useSearchParams } from 'react-router'
-import { v7 as uuid } from 'uuid'
 import { useQuery } from '../app/client'
 import { useAppSelector } from '../app/store'
-import { saveHere } from '../offline/save'
-import { Marks, MARKS_KEY } from '../drawing/marks'
-import { useHorse } from '../shared/use-horse'
-import { Button } from '../ui/button'
-import { Field, INPUT } from '../ui/field'
 import { Loading } from '../shared/loading'
+import { useHorse } from '../shared/use-horse'
 import { clock, longDay } from '../shared/words'
-import { AnswerRow } from './answer-row'
-import { ChangesPanel } from './changes-panel'
+import { Conclusions } from './conclusions'
 import { HowItWas } from './how-it-was'
 import { RecallForm } from './recall-form'
+import { SessionNote } from './session-note'
+import { SessionSheet } from './session-sheet'
 
-const stepsIn = (answers: readonly SavedAnswer[]): readonly string[] => [
-  ...new Set(answers.map(({ step }) => step)),
-]
-
-interface StepProps {
-  readonly step: string
-  readonly answers: readonly SavedAnswer[]
-  readonly program: Program
-  readonly personId: string
-  readonly mayMend: boolean
-}
-
-const StepAnswers = ({ step: key, answers, program, personId, mayMend }: StepProps) => {
-  const step = stepOf(program, key)
-  if (!step) return null
-  const own = answers.filter((answer) => answer.step === key)
-  const marks = own.filter(({ voided }) => !voided).map((a) => ({ ...a, half: a.byChance || a.recalled }))
-  return (
-    <section className="break-inside-avoid">
-      <h2 className="text-lg">{step.name}</h2>
-      <Marks marks={marks} kind={step.kind} spacing={24} />
-      <details>
-        <summary className="min-h-11 text-quiet">
-          {count(own.length, 'answer')}, one by one{mayMend ? ', to mend' : ''}
-        </summary>
-        <ol>
-          {own.map((answer) => (
-            <AnswerRow key={answer.id} answer={answer} step={step} personId={personId} mayMend={mayMend} />
-          ))}
-        </ol>
-      </details>
-    </section>
-  )
-}
-
-const Confirm = ({ session, personId }: { session: Session; personId: string }) => {
-  const [note, setNote] = useState(session.note)
-  const [isSaved, setSaved] = useState(false)
-  const save = async (): Promise<void> => {
-    const at = new Date().toISOString()
-    const item = { do: 'note' as const, id: uuid(), sessionId: session.id, note, at }
-    setSaved(await saveHere(personId, session.horseId, item))
-  }
-  return (
-    <section className="no-print flex flex-col gap-3">
-      <Field label="Note">
-        {(props) => (
-          <textarea
-            className={INPUT}
-            rows={2}
-            value={note}
-            onChange={(e) => setNote(e.target.value)}
-            {...props}
-          />
-        )}
-      </Field>
-      <div className="flex flex-wrap items-center gap-3">
-        <Button look={session.confirmedAt ? 'plain' : 'act'} className="min-h-12" onClick={() => void save()}>
-          {session.confirmedAt ? 'Keep the note' : 'Confirm this session'}
-        </Button>
-        {session.confirmedAt ? (
-          <span role="status">Confirmed at {clock(session.confirmedAt)}.</span>
-        ) : (
-          isSaved && <span role="status">Kept here.</span>
-        )}
-      </div>
-    </section>
-  )
-}
-
+/** One session on one sheet: its steps with what changed, where to go on, how it was, the note. */
 const OneSession = ({ id, program }: { id: string; program: Program }) => {
   const { data: me } = useQuery('me')
   const { data, error, refetch } = useQuery('session', { sessionId: id })
+  const changes = useQuery('sessionChanges', { sessionId: id })
   if (!data || !me) return <Loading error={error} retry={() => void refetch()} />
   const { session, answers } = data
-  const mayMend = mayDo(me.person.role, 'mend-answers')
   const last = answers.at(-1)
+  const standing = answers.filter(({ voided }) => !voided).length
   return (
-    <div className="grid gap-6 desk:grid-cols-[1fr_22rem]">
-      <div className="flex flex-col gap-4">
+    <div className="grid gap-x-6 gap-y-4 desk:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="flex min-w-0 flex-col gap-3">
         <p className="text-lg">
           {longDay(session.day)}, {clock(session.startedAt)}, {session.personName}:{' '}
-          {count(session.answers, 'answer')}.
+          {count(standing, 'answer')}.
           {session.overlaps && (
             <b className="text-worn">
               {' '}
@@ -109,17 +35,13 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
             </b>
           )}
         </p>
-        {stepsIn(answers).map((step) => (
-          <StepAnswers
-            key={step}
-            step={step}
-            answers={answers}
-            program={program}
-            personId={me.person.id}
-            mayMend={mayMend}
-          />
-        ))}
-        <p className="text-quiet">{MARKS_KEY}</p>
+        <SessionSheet
+          answers={answers}
+          changes={changes.data?.changes ?? []}
+          program={program}
+          personId={me.person.id}
+          mayMend={mayDo(me.person.role, 'mend-answers')}
+        />
         <RecallForm
           session={session}
           program={program}
@@ -129,9 +51,17 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
         />
       </div>
       <div className="flex flex-col gap-4">
-        <ChangesPanel sessionId={id} program={program} />
+        {changes.data ? (
+          <Conclusions
+            told={changes.data}
+            shown={new Set(answers.map(({ step }) => step))}
+            program={program}
+          />
+        ) : (
+          <Loading error={changes.error} retry={() => void changes.refetch()} />
+        )}
         <HowItWas session={session} personId={me.person.id} />
-        <Confirm key={session.confirmedAt ?? 'open'} session={session} personId={me.person.id} />
+        <SessionNote key={session.confirmedAt ?? 'open'} session={session} personId={me.person.id} />
       </div>
     </div>
   )

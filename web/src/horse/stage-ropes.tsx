@@ -47,9 +47,7 @@ export const StageRopes = ({ line, program, width, rem, inWork }: Props) => {
                   </span>
                   <span className="font-read text-base font-normal text-quiet">{farWords(line, steps)}</span>
                 </span>
-                {!isOpen && (
-                  <SmallRope program={program} line={line} steps={steps} width={width} rem={rem} />
-                )}
+                {!isOpen && <SmallRope program={program} line={line} steps={steps} width={width} rem={rem} />}
               </button>
             </h2>
             {isOpen && (
