@@ -77,7 +77,6 @@ await shoot(desk.page, [`/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'eviden
     .getByRole('img', { name: /weeks of rest/ })
     .locator('svg')
     .waitFor()
-  await page.getByLabel('Only answers given when').evaluate((choice) => choice.scrollIntoView())
 })
 await shoot(desk.page, [`/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-stop'])
 await shoot(desk.page, [`/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble'])

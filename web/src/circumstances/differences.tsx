@@ -11,7 +11,6 @@ export const Differences = ({ groups }: { groups: readonly CircumstanceGroup[] }
   const kinds = [...new Set(groups.map(({ kind }) => kind))]
   return (
     <section className="flex flex-col gap-2">
-      <h2 className="text-2xl">When it was otherwise</h2>
       {kinds.length === 0 ? (
         <p>
           Nothing was noted of the sessions yet. Before a session or after it, say how it was: who watched,

@@ -15,6 +15,8 @@ import { useQuery } from '../app/client'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../shared/loading'
 import { longDay, STATE_WORDS } from '../shared/words'
+import { Fold } from '../ui/fold'
+import { useIsDesk } from '../ui/use-is-desk'
 import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
@@ -94,7 +96,7 @@ interface TrackProps {
 const Track = ({ track, step, day, answers }: TrackProps) => {
   const { side, view } = track
   return (
-    <section className="flex min-w-0 flex-col gap-3 border-t-4 border-ink bg-panel p-4">
+    <section className="flex min-w-0 flex-col gap-2 border-t-4 border-ink bg-panel px-4 pt-3">
       <h2 className="text-2xl">
         {side === 'none'
           ? STATE_WORDS[view.state]
@@ -104,12 +106,14 @@ const Track = ({ track, step, day, answers }: TrackProps) => {
         {knownFrom(view, day)}. {view.temper && `${upperFirst(TEMPER_WORDS[view.temper])}.`}
       </p>
       <Marks marks={marksOf(answers, side)} kind={step.kind} spacing={24} />
-      <Facts view={view} step={step} day={day} />
       {view.answers > 0 && view.misses.length > 0 && <p>{missingInWords(view)}</p>}
       {view.placesMissing.length > 0 && view.answers > 0 && (
         <p>Not proved from: {view.placesMissing.map((place) => PLACE_WORDS[place]).join('; ')}.</p>
       )}
       <p className="font-bold">{asksWords(view)}</p>
+      <Fold title="The figures">
+        <Facts view={view} step={step} day={day} />
+      </Fold>
     </section>
   )
 }
@@ -127,6 +131,7 @@ const gapWords = (tracks: Line['tracks']): string | null => {
 /** What is known of one step, from what, and how old it is. */
 const EvidencePage = () => {
   const { stepKey = '' } = useParams()
+  const isDesk = useIsDesk()
   const { horseId, line, program, error, retry } = useHorse()
   const { data } = useQuery('stepAnswers', { horseId, step: stepKey })
   if (!line || !program) return <Loading error={error} retry={retry} />
@@ -173,6 +178,9 @@ const EvidencePage = () => {
           <Track key={track.side} track={track} step={step} day={line.day} answers={data?.answers ?? []} />
         ))}
       </div>
+      <p className="text-quiet">
+        {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
+      </p>
       {against.length > 0 && (
         <ul className="border-l-4 border-stop bg-panel px-4 py-2" aria-label="Asked against the permit">
           {against.map(({ id, day, against: words, why }) => (
@@ -184,11 +192,14 @@ const EvidencePage = () => {
         </ul>
       )}
       <StepEvidence line={line} program={program} step={step} />
-      <p className="text-quiet">
-        {MARKS_KEY} A line under a mark: the first ask of its day. Pale: half weight.
-      </p>
-      <Card step={step} program={program} />
-      <StepPlace line={line} program={program} step={step} />
+      <div>
+        <Fold title="How it is asked" isOpen={isDesk}>
+          <Card step={step} program={program} />
+        </Fold>
+        <Fold title="Its rungs, what it needs and what it prepares" isOpen={isDesk}>
+          <StepPlace line={line} program={program} step={step} />
+        </Fold>
+      </div>
     </main>
   )
 }

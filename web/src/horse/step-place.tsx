@@ -51,7 +51,7 @@ export const StepPlace = ({ line, program, step }: Props) => {
       </li>
     ))
   return (
-    <section className="grid gap-6 border-t border-line pt-4 desk:grid-cols-3">
+    <section className="grid gap-6 desk:grid-cols-3">
       <Part title="Its rungs, easiest first">
         <ol className="list-decimal pl-6">
           {step.rungs.map((rung, i) => (

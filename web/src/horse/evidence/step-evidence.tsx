@@ -17,6 +17,7 @@ import { useQuery } from '../../app/client'
 import { Differences } from '../../circumstances/differences'
 import { Chart, library } from '../../drawing/chart'
 import { Loading } from '../../shared/loading'
+import { Fold } from '../../ui/fold'
 import { chanceOption } from './chance-option'
 import { feelOption } from './feel-option'
 import { gapOption } from './gap-option'
@@ -112,8 +113,7 @@ const Faults = ({ step, answers, on }: { step: Step; answers: readonly Drawn[]; 
   if (faults.length === 0) return null
   const repairs = new Map(cardFor(step.key).faults.map(({ fault, repair }) => [fault, repair]))
   return (
-    <section>
-      <h2 className="mb-1 text-xl">What went wrong</h2>
+    <Fold title={`What went wrong: ${count(faults.length, 'fault')} seen`}>
       <ul className="flex flex-col gap-1">
         {faults.map(({ what, times, lastDay }) => (
           <li key={what}>
@@ -122,7 +122,7 @@ const Faults = ({ step, answers, on }: { step: Step; answers: readonly Drawn[]; 
           </li>
         ))}
       </ul>
-    </section>
+    </Fold>
   )
 }
 
@@ -191,7 +191,6 @@ export const StepEvidence = ({ line, program, step }: Props) => {
   ].filter(Boolean)
   return (
     <>
-      <OnlyWhen noted={noted} chosen={only} choose={setOnly} />
       <div className="grid gap-4 desk:grid-cols-2">
         <Lightness step={step} sides={sides} />
         <Chances step={step} timelines={data.sides} on={line.day} />
@@ -209,8 +208,15 @@ export const StepEvidence = ({ line, program, step }: Props) => {
           ))}
         </ul>
       )}
-      <Faults step={step} answers={drawn} on={line.day} />
-      <Differences groups={data.circumstances} />
+      <div>
+        <Faults step={step} answers={drawn} on={line.day} />
+        <Fold title="When it was otherwise">
+          <div className="flex flex-col gap-4">
+            <OnlyWhen noted={noted} chosen={only} choose={setOnly} />
+            <Differences groups={data.circumstances} />
+          </div>
+        </Fold>
+      </div>
     </>
   )
 }

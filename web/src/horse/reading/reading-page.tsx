@@ -20,6 +20,7 @@ import { Chart } from '../../drawing/chart'
 import { evidenceReader } from '../../threads/evidence'
 import type { HorseReading } from '../../threads/evidence.worker'
 import { useRead } from '../../threads/use-read'
+import { Fold } from '../../ui/fold'
 import { Loading } from '../../shared/loading'
 import { sideAfter, STATE_WORDS } from '../../shared/words'
 import { HorseHeader } from '../../shared/horse-header'
@@ -205,7 +206,9 @@ const FromHistory = ({ line, program }: HistoryProps) => {
           <p>{reliabilityInWords(reliabilityOf(reading.tallies))}</p>
         </section>
       </div>
-      <Differences groups={reading.circumstances} />
+      <Fold title="When it was otherwise">
+        <Differences groups={reading.circumstances} />
+      </Fold>
     </>
   )
 }

@@ -21,6 +21,7 @@ import { useQuery } from '../../app/client'
 import { Picker } from '../../shared/pickers'
 import { Differences } from '../../circumstances/differences'
 import { Chart } from '../../drawing/chart'
+import { Fold } from '../../ui/fold'
 import { Loading } from '../../shared/loading'
 import { reliabilityOption } from './reliability-option'
 import { OwnValues } from './own-values'
@@ -223,7 +224,9 @@ const JudgingPage = () => {
       </div>
       <Predictions all={data.groups} />
       <OwnValues fits={data.fits} toRemake={data.toRemake} />
-      <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
+      <Fold title="When it was otherwise">
+        <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
+      </Fold>
       {/* Last, for it comes horse by horse, and would push down what is being read. */}
       {reading && <Horses horses={reading.horses} />}
     </main>
