@@ -25,9 +25,15 @@ test('today’s plan says why, and is planned again around what a person wants',
   await page.goto(`${demo.url}/before/${id.Bittern}`)
   await expect(bursts(page).first()).toBeVisible()
   const planned = await bursts(page).allTextContents()
-  // The first reason is in sight, the rule behind it.
-  await page.locator('summary').filter({ hasText: /\.$/ }).first().click()
-  await expect(page.getByText(/Rule: /).first()).toBeVisible()
+  // A burst's reasons stand where it is touched, on the ribbon or in the list.
+  const reasons = page.getByText(/Rule: /).filter({ visible: true })
+  for (const touched of [
+    page.getByRole('button', { name: /^Burst 1: / }),
+    page.getByRole('list', { name: 'Bursts' }).getByRole('button', { expanded: false }).first(),
+  ]) {
+    await touched.click()
+    await expect(reasons).toHaveCount(1)
+  }
 
   await change(page, 2, 'Leave it out today')
   await expect(page.getByText(/^Your changes cost/)).toBeVisible()

@@ -74,7 +74,7 @@ test('how a session was is kept with it, and tells its answers apart', async ({ 
   const horse = await addHorse(page, demo, { name: 'Crake' })
   await page.goto(`${demo.url}/before/${horse}`)
   await page.getByLabel('Weather').selectOption('wind')
-  await page.getByText('What else is so today').click()
+  await page.getByText('More of today').click()
   await page.getByLabel('People watching').selectOption('few')
   await page.getByLabel('Kit as fitted').fill('Neck rope')
   await page.getByLabel('Kit as fitted').blur()
@@ -105,7 +105,7 @@ test('how a session was is kept with it, and tells its answers apart', async ({ 
   // The next horse of the day begins with who watched, and not with the kit of this one.
   const next = await addHorse(page, demo, { name: 'Dabchick' })
   await page.goto(`${demo.url}/before/${next}`)
-  await page.getByText('What else is so today').click()
+  await page.getByText('More of today').click()
   await expect(page.getByLabel('People watching')).toHaveValue('few')
   await expect(page.getByLabel('Kit as fitted')).toHaveValue('')
 })

@@ -1,9 +1,8 @@
-import type { Line, TodayRow } from '@still-pine/contract'
+import type { Line } from '@still-pine/contract'
 import { NO_WISHES, type SessionPlan } from '@still-pine/core/plan'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useQuery } from '../app/client'
 import { NoticeList } from '../shared/notice-list'
 import { ShutList } from '../shared/shut-list'
 import { useHorse } from '../shared/use-horse'
@@ -15,6 +14,7 @@ import { AS_PLANNED, isTouched } from '../shared/arrangement'
 import { OutlookBar } from './arrange/outlook-bar'
 import { PlanList } from './arrange/plan-list'
 import { useArrangedPlan } from './arrange/use-arranged-plan'
+import { Ribbon } from './ribbon'
 
 const cautionsOf = (plan: SessionPlan): readonly string[] => [
   ...new Set(plan.bursts.flatMap(({ cautions }) => cautions)),
@@ -71,8 +71,18 @@ const LeftOut = ({ plan }: { plan: SessionPlan }) =>
     </details>
   )
 
+/** What will happen, for whom it is the first time: with this horse, or with all of it. */
+const FirstDay = ({ name }: { name: string }) => (
+  <ol className="no-print max-w-prose list-decimal border-t-4 border-act bg-panel py-3 pr-4 pl-9 text-lg">
+    <li>Take {name} to the pen. Press once when you begin to ask, and once more when it answers.</li>
+    <li>In the three seconds after, say whether it was loose, watchful or tight; or leave it.</li>
+    <li>Afterwards look the session over. Tomorrow’s plan is made from what it did today.</li>
+  </ol>
+)
+
 const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
   const [where, setWhere] = useState(whereNow)
+  const [chosen, setChosen] = useState(0)
   const { plan, arrangement, change, cost, isBusy } = useArrangedPlan(line, program, where)
   return (
     <article className="flex flex-col gap-3">
@@ -83,7 +93,9 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
           </Link>
         </h1>
         <div className="no-print flex gap-2">
-          <Button onClick={() => window.print()}>Print</Button>
+          <Button className="phone:hidden" onClick={() => window.print()}>
+            Print
+          </Button>
           {!plan.rests && (
             <Link
               to={`/pen/${line.horse.id}`}
@@ -94,6 +106,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
           )}
         </div>
       </div>
+      {line.workDays === 0 && <FirstDay name={line.horse.name} />}
       <OutlookBar arrangement={arrangement} change={change} onPlace={setWhere} />
       <p className="text-xl" aria-busy={isBusy}>
         {plan ? withDays(plan.reason) : 'Still being worked out.'}
@@ -108,9 +121,17 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
           Plan an ordinary day again
         </Button>
       )}
+      {!plan.rests && <Ribbon plan={plan} chosen={chosen} choose={setChosen} />}
       {!plan.rests && (
         <div className="grid gap-x-8 gap-y-3 desk:grid-cols-[1fr_17rem]">
-          <PlanList plan={plan} program={program} arrangement={arrangement} change={change} />
+          <PlanList
+            plan={plan}
+            program={program}
+            arrangement={arrangement}
+            change={change}
+            chosen={chosen}
+            choose={setChosen}
+          />
           <aside className="flex flex-col gap-4">
             <section className="border-t-4 border-ink bg-panel p-3">
               <h2 className="mb-1 text-lg">Carry out</h2>
@@ -137,42 +158,13 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
   )
 }
 
-const Order = ({ rows, chosen }: { rows: readonly TodayRow[]; chosen: string }) => (
-  <section className="no-print" aria-label="Running order">
-    <h2 className="mb-2 text-lg">Today’s order</h2>
-    <ol className="flex flex-col gap-2">
-      {rows.map(({ horse, plan, answersToday }, i) => (
-        <li key={horse.id}>
-          <Link
-            to={`/before/${horse.id}`}
-            aria-current={horse.id === chosen ? 'true' : undefined}
-            className={`block border-l-4 px-3 py-2 ${horse.id === chosen ? 'border-ink bg-panel' : 'border-line'}`}
-          >
-            <b className="font-name">
-              {i + 1}. {horse.name}
-            </b>
-            <span className="block text-quiet">
-              {plan ? withDays(plan.reason) : 'Still being worked out.'}
-              {answersToday > 0 && ` ${answersToday} answers so far.`}
-            </span>
-          </Link>
-        </li>
-      ))}
-    </ol>
-  </section>
-)
-
 /** What each horse does today, in which order, with which kit, and why. */
 const BeforePage = () => {
-  const { horseId, line, program, error, retry } = useHorse()
-  const { data: today } = useQuery('today')
-  if (!line || !program || !today) return <Loading error={error} retry={retry} />
+  const { line, program, error, retry } = useHorse()
+  if (!line || !program) return <Loading error={error} retry={retry} />
   return (
-    <main className="grid gap-6 px-4 py-3 desk:grid-cols-[15rem_1fr] desk:px-5">
-      <div className="phone:hidden">
-        <p className="mb-3 hidden font-bold print:block">{longDay(today.day)}</p>
-        <Order rows={today.rows} chosen={horseId} />
-      </div>
+    <main className="px-4 py-3 desk:px-5">
+      <p className="mb-3 hidden font-bold print:block">{longDay(line.day)}</p>
       <PlanSheet key={`${line.horse.id} ${line.day}`} line={line} program={program} />
     </main>
   )

@@ -1,7 +1,6 @@
 import type { Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { lowerFirst } from '@still-pine/core/readiness'
-import type { ReactNode } from 'react'
 
 const PURPOSE = { check: 'Check', mend: 'Mend', work: 'Work', begin: 'Begin', close: 'End on' } as const
 
@@ -25,7 +24,8 @@ interface Props {
   readonly burst: Burst
   readonly number: number
   readonly program: Program
-  readonly children?: ReactNode
+  readonly isOpen: boolean
+  readonly open: () => void
 }
 
 const lightAskWords = ({ lightAsk }: Burst): readonly string[] =>
@@ -35,42 +35,35 @@ const lightAskWords = ({ lightAsk }: Burst): readonly string[] =>
       ]
     : []
 
-/** The first reason in sight; the others, and the rule that bound it, behind it on a screen and below it on paper. */
-const Why = ({ burst }: { burst: Burst }) => {
-  const [first, ...others] = burst.reasons
+/** Its reasons and the rule that bound it: of the burst that is open on a screen, of every one on paper. */
+const Why = ({ burst, isOpen }: { burst: Burst; isOpen: boolean }) => {
   const rule = burst.rule ? [`Rule: ${burst.rule.toLowerCase()}`] : []
-  const rest = [...others, ...rule, ...lightAskWords(burst)].map((words) => `${words}.`).join(' ')
-  return (
-    <div className="text-quiet">
-      <details className="no-print">
-        <summary className="min-h-11 cursor-pointer desk:min-h-0">{first}.</summary>
-        <p className="pb-1">{rest}</p>
-      </details>
-      <p className="hidden print:block">
-        {first}. {rest}
-      </p>
-    </div>
-  )
+  const words = [...burst.reasons, ...rule, ...lightAskWords(burst)].map((one) => `${one}.`).join(' ')
+  return <p className={`max-w-prose pb-1 text-quiet ${isOpen ? '' : 'hidden print:block'}`}>{words}</p>
 }
 
-/** One burst of the plan: what, how often, where it opens, and why it is there. */
-export const BurstRow = ({ burst, number, program, children }: Props) => (
-  <div className="grid min-w-0 flex-1 grid-cols-[2rem_1fr] gap-x-3 py-2 break-inside-avoid">
-    <span className="font-name text-xl font-extrabold text-quiet">{number}</span>
+/** One burst of the plan: what, how often, where it opens, and on touch why it is there. */
+export const BurstRow = ({ burst, number, program, isOpen, open }: Props) => (
+  <div className="grid min-w-0 flex-1 grid-cols-[2rem_1fr] gap-x-3 break-inside-avoid">
+    <span className="pt-2.5 font-name text-xl font-extrabold text-quiet">{number}</span>
     <div className="min-w-0">
-      <p className="flex flex-wrap items-baseline gap-x-3 text-lg">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        className="flex min-h-12 w-full flex-wrap items-baseline gap-x-3 py-2.5 text-left text-lg"
+        onClick={open}
+      >
         <b className="font-name">{burst.name}</b>
         <span>{askWords(burst, program)}</span>
         <span className="text-quiet">
           {burst.again ? 'again' : PURPOSE[burst.purpose].toLowerCase()}
           {burst.pinned && ', put here by you'}
         </span>
-      </p>
+      </button>
       {burst.provided.length > 0 && !burst.again && (
         <p className="font-bold">If confirmed there: {burst.provided.map(lowerFirst).join(' ')}</p>
       )}
-      {!burst.again && <Why burst={burst} />}
-      {children}
+      {!burst.again && <Why burst={burst} isOpen={isOpen} />}
     </div>
   </div>
 )

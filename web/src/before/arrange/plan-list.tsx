@@ -10,10 +10,13 @@ interface Props {
   readonly program: Program
   readonly arrangement: Arrangement
   readonly change: (patch: Partial<Arrangement>) => void
+  /** The burst whose reasons stand open, counted from 0. */
+  readonly chosen: number
+  readonly choose: (at: number) => void
 }
 
 /** The bursts in their order, to be dragged, kept, shortened, swapped or left out. */
-export const PlanList = ({ plan, program, arrangement, change }: Props) => {
+export const PlanList = ({ plan, program, arrangement, change, chosen, choose }: Props) => {
   const { wishes } = arrangement
   const ids = plan.bursts.map(({ step }, i) => `${step} ${i}`)
   return (
@@ -29,7 +32,13 @@ export const PlanList = ({ plan, program, arrangement, change }: Props) => {
           name={`${burst.name}, burst ${i + 1}`}
           className="border-t border-line"
         >
-          <BurstRow burst={burst} number={i + 1} program={program} />
+          <BurstRow
+            burst={burst}
+            number={i + 1}
+            program={program}
+            isOpen={i === chosen}
+            open={() => choose(i)}
+          />
           <BurstMenu
             plan={plan}
             wishes={wishes}
