@@ -27,10 +27,14 @@ export const addresses = {
   signOut: post('/sign-out'),
   me: get('/me'),
   settings: put('/me/settings'),
+  ownPassword: put('/me/password'),
   devices: get('/devices'),
   putCutOff: put('/people/{personId}/devices/{deviceId}/cut-off'),
   people: get('/people'),
   putPerson: put('/people/{personId}'),
+  putStanding: put('/people/{personId}/standing'),
+  resetLink: post('/people/{personId}/reset-link'),
+  resetPassword: post('/reset-password'),
   places: get('/places'),
   putPlace: put('/places/{placeId}'),
 
@@ -58,6 +62,7 @@ export const addresses = {
   // What is judged of horses, and what it is judged from.
   today: get('/today'),
   week: get('/week'),
+  due: get('/due'),
   line: get('/horses/{horseId}/line'),
   carry: get('/horses/{horseId}/carry'),
   spots: get('/horses/{horseId}/spots'),

@@ -246,6 +246,24 @@ export const WeekRow = z.object({
   goingStale: z.array(z.object({ name: z.string(), side: SideSchema, days: z.number().int() })),
 })
 
+/** What a horse waits for: what is due or shut, its next gate, and who worked it last. */
+export const DueRow = z.object({
+  horseId: Id,
+  horseName: z.string(),
+  notices: z.array(NoticeSchema),
+  gate: z
+    .object({
+      gate: z.string(),
+      name: z.string(),
+      verdict: z.enum(['go', 'check-first', 'not-yet', 'stop']),
+      holding: z.number().int(),
+      tracks: z.number().int(),
+    })
+    .nullable(),
+  lastBy: Id.nullable(),
+})
+
+export type DueRow = z.infer<typeof DueRow>
 export type Line = z.infer<typeof Line>
 export type TodayRow = z.infer<typeof TodayRow>
 export type Overrule = z.infer<typeof Overrule>

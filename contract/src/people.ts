@@ -57,8 +57,30 @@ export const DEFAULT_SETTINGS: Settings = {
 
 export const Person = z.object({ id: Id, name: z.string(), role: z.enum(ROLES) })
 
+/** Whether somebody signs in: who is suspended may come back, who was removed is only named in the record. */
+export const STANDINGS = ['here', 'suspended', 'removed'] as const
+
 /** Addresses are told to a starter only. */
-export const ListedPerson = Person.extend({ email: z.string().nullable() })
+export const ListedPerson = Person.extend({
+  email: z.string().nullable(),
+  standing: z.enum(STANDINGS).default('here'),
+})
+
+export const PutStanding = z.object({ standing: z.enum(STANDINGS) })
+
+/** A person's own change of password. */
+export const OwnPassword = z.object({
+  old: words(200).min(1, 'Please write the password you have now.'),
+  password: Password,
+})
+
+/** What stands in a link behind its address. */
+const Token = z.string().max(200)
+
+/** A link by which somebody chooses a new password, once. */
+export const ResetLink = z.object({ token: Token, until: Instant })
+
+export const ResetPassword = z.object({ token: Token, password: Password })
 
 /** A person is added with a password to begin with, or changed; no password leaves it as it is. */
 export const PutPerson = z.object({
@@ -91,5 +113,7 @@ export type FirstRun = z.infer<typeof FirstRun>
 export type SignIn = z.infer<typeof SignIn>
 export type Person = z.infer<typeof Person>
 
+export type OwnPassword = z.infer<typeof OwnPassword>
+export type ResetPassword = z.infer<typeof ResetPassword>
 export type ListedPerson = z.infer<typeof ListedPerson>
 export type PutPerson = z.infer<typeof PutPerson>

@@ -1,6 +1,7 @@
 import type {
   ArrivalResult,
   Horse,
+  ListedPerson,
   PutBlock,
   PutHorse,
   PutPerson,
@@ -20,7 +21,16 @@ import type { Asking, Named } from './reading'
 /** Routes by which a signed-in person changes something of their yard, one at a time. */
 export type CommandName = Exclude<
   RouteName,
-  QueryName | 'about' | 'firstRun' | 'signIn' | 'signInDemo' | 'signOut' | 'batch'
+  | QueryName
+  | 'about'
+  | 'firstRun'
+  | 'signIn'
+  | 'signInDemo'
+  | 'signOut'
+  | 'ownPassword'
+  | 'resetLink'
+  | 'resetPassword'
+  | 'batch'
 >
 
 type Body<N extends RouteName> = z.output<Routes[N]['body']>
@@ -35,6 +45,7 @@ export type YardChange =
       readonly at: Date | null
     }
   | { readonly kind: 'person'; readonly id: string; readonly isNew: boolean; readonly person: PersonToSave }
+  | { readonly kind: 'standing'; readonly id: string; readonly standing: ListedPerson['standing'] }
   | { readonly kind: 'fit'; readonly version: number | null }
   | { readonly kind: 'place'; readonly id: string; readonly place: PutPlace }
   | { readonly kind: 'program'; readonly id: string; readonly document: Program; readonly ships: boolean }

@@ -124,6 +124,8 @@ export interface Parts {
   readonly toldToday: ReadonlyMap<string, ToldToday>
   /** Today's alone. */
   readonly answersToday: readonly DayCount[]
+  /** Who worked each horse last. */
+  readonly lastHandled: readonly { readonly horseId: string; readonly personId: string }[]
   /** Over the last seven days. */
   readonly answersPerDay: readonly DayCount[]
   readonly standings: readonly Standing[]

@@ -2,7 +2,7 @@ import { addresses } from '../addresses'
 import { EvidenceAnswer, EvidenceSession, SavedAnswer } from '../answers'
 import { Carry, Cursor } from '../carry'
 import { Horse } from '../horses'
-import { Line, TodayRow, WeekRow } from '../judgement'
+import { DueRow, Line, TodayRow, WeekRow } from '../judgement'
 import { Day, Id, StepKey } from '../primitives'
 import { FitVersion, Judging, PutFit, StepEvidence, YardReading } from '../reading'
 import { SpotsReply } from '../spots'
@@ -28,6 +28,12 @@ export const judgementRoutes = {
     summary: 'Who worked in the last seven days, and what goes stale',
     needs: 'read-yard',
     reply: z.object({ days: z.array(Day), rows: z.array(WeekRow) }),
+  }),
+  due: route({
+    ...addresses.due,
+    summary: 'What is due or shut of every horse, its next gate, and who worked it last',
+    needs: 'read-yard',
+    reply: z.object({ day: Day, horses: z.array(DueRow) }),
   }),
   line: route({
     ...addresses.line,

@@ -1,6 +1,19 @@
 import { addresses } from '../addresses'
 import { Device, PutCutOff } from '../devices'
-import { About, FirstRun, ListedPerson, Me, PutPerson, Settings, SignIn, SignInDemo } from '../people'
+import {
+  About,
+  FirstRun,
+  ListedPerson,
+  Me,
+  OwnPassword,
+  PutPerson,
+  PutStanding,
+  ResetLink,
+  ResetPassword,
+  Settings,
+  SignIn,
+  SignInDemo,
+} from '../people'
 import { Place, PutPlace } from '../places'
 import { Id } from '../primitives'
 import { z } from 'zod'
@@ -39,6 +52,13 @@ export const yardRoutes = {
     body: Settings,
     reply: Settings,
   }),
+  ownPassword: route({
+    ...addresses.ownPassword,
+    summary: 'Change one’s own password; every other device is signed out',
+    needs: 'own-settings',
+    body: OwnPassword,
+    reply: nothing,
+  }),
   devices: route({
     ...addresses.devices,
     summary: 'The browsers people signed in on: a starter sees all, others their own',
@@ -66,6 +86,28 @@ export const yardRoutes = {
     params: z.object({ personId: Id }),
     body: PutPerson,
     reply: ListedPerson,
+  }),
+  putStanding: route({
+    ...addresses.putStanding,
+    summary: 'Suspend a person, remove them, or let them back; what they logged stays',
+    needs: 'edit-people',
+    params: z.object({ personId: Id }),
+    body: PutStanding,
+    reply: ListedPerson,
+  }),
+  resetLink: route({
+    ...addresses.resetLink,
+    summary: 'Make a link by which a person chooses a new password, once and within a day',
+    needs: 'edit-people',
+    params: z.object({ personId: Id }),
+    reply: ResetLink,
+  }),
+  resetPassword: route({
+    ...addresses.resetPassword,
+    summary: 'Choose a new password by a link',
+    needs: 'open',
+    body: ResetPassword,
+    reply: nothing,
   }),
   places: route({
     ...addresses.places,

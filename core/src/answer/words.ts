@@ -23,8 +23,14 @@ export const PLACE_WORDS: Record<PlaceByHorse, string> = {
 
 export const sideWord = (side: Side): string => (side === 'none' ? '' : side)
 
-/** "1 day", "3 days". */
-export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
+const PLURALS = new Intl.PluralRules('en')
+
+/** The word that goes with a number, by the plural rules of the language (Unicode CLDR). */
+export const plural = (n: number, one: string, many = `${one}s`): string =>
+  PLURALS.select(n) === 'one' ? one : many
+
+/** "1 day", "3 days", "3 entries". */
+export const count = (n: number, one: string, many?: string): string => `${n} ${plural(n, one, many)}`
 
 /** A share that was seen, to the nearest whole. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from '../answer'
+import { addDays, daysBetween, plural, type Day } from '../answer'
 import { isLoadAtPace } from '../counters'
 import { INCIDENT_WORDS, latestCheck, type Facts, type Incident } from '../facts'
 import {
@@ -224,7 +224,7 @@ const closingFrom = (
     ...(wantsTack ? ['the tack is checked'] : []),
     ...(open.length > 0
       ? [
-          `${listed(open.map((proof) => proofWords(program, proof)))} ${open.length === 1 ? 'has' : 'have'} passed a first ask again`,
+          `${listed(open.map((proof) => proofWords(program, proof)))} ${plural(open.length, 'has', 'have')} passed a first ask again`,
         ]
       : []),
   ]

@@ -49,6 +49,7 @@ const ONLY_THERE = {
   ownReports: UNKNOWN,
   countedTracks: UNKNOWN,
   tallied: UNKNOWN,
+  lastHandled: UNKNOWN,
   talliedSchools: UNKNOWN,
   talliedCircumstances: UNKNOWN,
   fits: UNKNOWN,

@@ -9,6 +9,8 @@ export interface PersonRow {
   readonly passwordHash: string | null
 }
 
+export type Standing = ListedPerson['standing']
+
 export interface YardRow {
   readonly id: string
   readonly name: string
@@ -59,21 +61,21 @@ export const yardNow = (client: Client) =>
   maybeRow<YardRow>(client, sql`select id, name, time_zone as "timeZone", demo from yard`)
 
 export const personById = (client: Client, id: string) =>
-  maybeRow<PersonRow & { readonly epoch: number }>(
+  maybeRow<PersonRow & { readonly epoch: number; readonly standing: Standing }>(
     client,
-    sql`select id, name, role, settings, password_hash as "passwordHash", epoch from person where id = ${id}`,
+    sql`select id, name, role, settings, password_hash as "passwordHash", epoch, standing from person where id = ${id}`,
   )
 
 export const firstStarter = (client: Client) =>
   maybeRow<{ id: string }>(
     client,
-    sql`select id from person where role = 'starter' order by created_at, id limit 1`,
+    sql`select id from person where role = 'starter' and standing = 'here' order by created_at, id limit 1`,
   )
 
 export const allPeople = (client: Client) =>
   rows<ListedPerson>(
     client,
-    sql`select id, name, role, email from person order by name collate "und-x-icu", id`,
+    sql`select id, name, role, email, standing from person order by name collate "und-x-icu", id`,
   )
 
 /** Changes a person; no password hash leaves the password as it is. What somebody signs in by or may do ends sign-ins. */
@@ -90,6 +92,17 @@ export const updatePerson = (
                                      and email is not distinct from ${p.email} then 0 else 1 end
         where id = ${id}`,
   )
+
+/** Suspends a person, removes them or lets them back: their sign-ins end with it. */
+export const updateStanding = (client: Client, id: string, standing: Standing) =>
+  run(client, sql`update person set standing = ${standing}, epoch = epoch + 1 where id = ${id}`)
+
+/** Gives a person another password and ends their sign-ins; says the epoch of the next ones. */
+export const updatePassword = async (client: Client, id: string, passwordHash: string): Promise<number> =>
+  (await maybeRow<{ epoch: number }>(
+    client,
+    sql`update person set password_hash = ${passwordHash}, epoch = epoch + 1 where id = ${id} returning epoch`,
+  ))!.epoch
 
 export const saveSettings = (client: Client, personId: string, settings: Settings) =>
   run(client, sql`update person set settings = ${JSON.stringify(settings)} where id = ${personId}`)

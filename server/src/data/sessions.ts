@@ -48,6 +48,15 @@ export const sessionById = async (client: Client, id: string): Promise<Session |
   return row && toSession(row)
 }
 
+/** Who worked each horse last. */
+export const lastHandled = (client: Client) =>
+  rows<{ horseId: string; personId: string }>(
+    client,
+    sql`select h.id as "horseId", s.person_id as "personId"
+        from horse h cross join lateral (
+          select person_id from pen_session where horse_id = h.id order by started_at desc, id limit 1) s`,
+  )
+
 /** Whose session it is, and of which day. */
 interface SessionOf {
   readonly horseId: string

@@ -5,6 +5,7 @@ import { rateLimit } from 'express-rate-limit'
 import { v7 as uuid } from 'uuid'
 import type { z } from 'zod'
 import { hashPassword, passwordFits } from '../auth/passwords'
+import { linkToken, readLink } from '../auth/signed-links'
 import { insertProgram } from '../data/programs'
 import {
   anyYard,
@@ -14,14 +15,16 @@ import {
   insertYard,
   lockFirstRun,
   personById,
+  updatePassword,
   yardNow,
 } from '../data/people'
 import { saveDevice } from '../data/devices'
+import { findResetLink, insertResetLink, takeResetLink } from '../data/reset-links'
 import { inYard } from '../data/pool'
 import { readOf } from '../parts'
 import type { Dependencies } from './dependencies'
-import { Refusal } from '@still-pine/use-cases'
-import { CUT_OFF, serveOpen } from './serve'
+import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
+import { askerOf, CUT_OFF, serve, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 const QUARTER_HOUR_MS = 15 * 60_000
@@ -92,17 +95,20 @@ const endSession = (request: Request): Promise<void> =>
     request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve()))
   })
 
-const signInRoutes = (router: Router, deps: Dependencies): void => {
-  const limit = rateLimit({
+/** So many tries that fail in a quarter of an hour from one address, and no more. */
+const fewTries = ({ signInTries }: Dependencies) =>
+  rateLimit({
     windowMs: QUARTER_HOUR_MS,
-    limit: deps.signInTries,
+    limit: signInTries,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     skipSuccessfulRequests: true,
     handler: (_request, _reply, next) =>
       next(new Refusal('too-many-tries', 'Too many tries. Wait a quarter of an hour and try again.')),
   })
-  router.use(routes.signIn.path, limit)
+
+const signInRoutes = (router: Router, deps: Dependencies): void => {
+  router.use(routes.signIn.path, fewTries(deps))
 
   serveOpen(router, deps, {
     route: routes.signIn,
@@ -117,6 +123,8 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
       )
       if (!(await passwordFits(person?.passwordHash ?? null, body.password)))
         throw new Refusal('wrong-sign-in', 'The e-mail address or the password is not right.')
+      if (person?.standing === 'suspended')
+        throw new Refusal('not-allowed', 'Your sign-in is suspended. Ask a starter of the yard.')
       await startSession(deps, request, { who: { yardId, personId }, device: body.device })
       return meOf(deps, { yardId, personId })
     },
@@ -142,6 +150,72 @@ const signInRoutes = (router: Router, deps: Dependencies): void => {
     route: routes.signOut,
     work: async (_input, request) => {
       await endSession(request)
+      return { ok: true as const }
+    },
+  })
+}
+
+const DAY_MS = 24 * 3_600_000
+
+/** A password is changed by who knows the old one, or by a link that a starter makes, once and within a day. */
+const passwordRoutes = (router: Router, deps: Dependencies): void => {
+  const limit = fewTries(deps)
+  router.use(routes.ownPassword.path, limit)
+  router.use(routes.resetPassword.path, limit)
+
+  serveOpen(router, deps, {
+    route: { ...routes.ownPassword, needs: 'open' },
+    work: async ({ body }, request) => {
+      const asker = await askerOf(deps, request, routes.ownPassword.needs)
+      const view = 'as it goes'
+      const person = await inYard(deps.pool, asker, {
+        view,
+        work: (client) => personById(client, asker.personId),
+      })
+      if (!(await passwordFits(person?.passwordHash ?? null, body.old)))
+        throw refusedFor('old', 'This is not the password you have now.')
+      const passwordHash = await hashPassword(body.password)
+      const epoch = await inYard(deps.pool, asker, {
+        view,
+        work: (client) => updatePassword(client, asker.personId, passwordHash),
+      })
+      // The one who changes it stays signed in, and nobody else.
+      await newSession(
+        request,
+        { personId: asker.personId, epoch, deviceId: asker.deviceId ?? undefined },
+        deps.now(),
+      )
+      return { ok: true as const }
+    },
+  })
+
+  serve(router, deps, {
+    route: routes.resetLink,
+    work: async ({ client, yardId, now }, { params: { personId } }) => {
+      const person = await personById(client, personId)
+      if (!person || person.standing !== 'here') throw notFound('This person')
+      const id = uuid()
+      const until = new Date(now.getTime() + DAY_MS)
+      await insertResetLink(client, yardId, { id, personId, at: now, until })
+      return { token: linkToken(deps.cookieSecret, 'reset', id), until: until.toISOString() }
+    },
+  })
+
+  serveOpen(router, deps, {
+    route: routes.resetPassword,
+    work: async ({ body }) => {
+      const spent = new Refusal('not-found', 'This link is used, too old or not ours. Ask for another.')
+      const id = readLink(deps.cookieSecret, 'reset', body.token)
+      const found = id === null ? null : await findResetLink(deps.pool, id)
+      if (id === null || !found) throw spent
+      const passwordHash = await hashPassword(body.password)
+      await inYard(deps.pool, found, {
+        view: 'as it goes',
+        work: async (client) => {
+          if (!(await takeResetLink(client, id, deps.now()))) throw spent
+          await updatePassword(client, found.personId, passwordHash)
+        },
+      })
       return { ok: true as const }
     },
   })
@@ -201,4 +275,5 @@ export const peopleRoutes = (router: Router, deps: Dependencies): void => {
   })
   firstRunRoute(router, deps)
   signInRoutes(router, deps)
+  passwordRoutes(router, deps)
 }

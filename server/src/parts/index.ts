@@ -46,7 +46,7 @@ import { allPeople, personById, yardNow } from '../data/people'
 import { allPlaces } from '../data/places'
 import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
 import { allPrograms, newestProgram, programById } from '../data/programs'
-import { circumstancesOf, circumstancesOfStep, sessionById, sessionsBy } from '../data/sessions'
+import { circumstancesOf, circumstancesOfStep, lastHandled, sessionById, sessionsBy } from '../data/sessions'
 import { countedTracks, horsesToRemake, recordsOf, tracksOf } from '../data/tracks'
 import { todayIn, type Yard } from '../records/yard'
 import { forThreads, programNamed, programOfHorse } from './programs'
@@ -262,6 +262,7 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   answersToday: (_read: Read, { today }: Asking) => answersPerDay(client, today, today),
   answersPerDay: (_read: Read, { today }: Asking) =>
     answersPerDay(client, addDays(today, -OTHER_DAYS_OF_WEEK), today),
+  lastHandled: () => lastHandled(client),
   countedTracks: () => countedTracks(client),
   tallied: (_read: Read, { named }: Asking) => tallied(client, named.horseId ?? null),
   talliedSchools: async (read: Read) => {

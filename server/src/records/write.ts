@@ -6,7 +6,7 @@ import { setCutOff } from '../data/devices'
 import { chooseFit } from '../data/fits'
 import { insertHorse, moveHorse, updateArchived, updateHandOver, updateHorse } from '../data/horses'
 import { dropOwner, saveOwner } from '../data/owners'
-import { insertPerson, saveSettings, updatePerson } from '../data/people'
+import { insertPerson, saveSettings, updatePerson, updateStanding } from '../data/people'
 import { savePlace } from '../data/places'
 import { insertProgram } from '../data/programs'
 import { isTaken } from '../data/sql'
@@ -14,16 +14,20 @@ import { putCheck } from './care'
 import { judgeAnew } from './schools'
 import type { Yard } from './yard'
 
-const writePerson = async (yard: Yard, { id, isNew, person }: Extract<YardChange, { kind: 'person' }>) => {
+/** Writes what may meet an address that is taken: whose it is, in which yard, is not told. */
+const withAddress = async (write: () => Promise<unknown>): Promise<unknown> => {
   try {
-    if (!isNew) return await updatePerson(yard.client, id, person)
-    const made = { id, ...person, settings: DEFAULT_SETTINGS }
-    return await insertPerson(yard.client, yard.yardId, { person: made, at: yard.now })
+    return await write()
   } catch (error) {
-    // Whose it is, in which yard, is not told.
     if (isTaken(error)) throw refusedFor('email', 'This address cannot be used: it signs in already.')
     throw error
   }
+}
+
+const writePerson = (yard: Yard, { id, isNew, person }: Extract<YardChange, { kind: 'person' }>) => {
+  if (!isNew) return updatePerson(yard.client, id, person)
+  const made = { id, ...person, settings: DEFAULT_SETTINGS }
+  return insertPerson(yard.client, yard.yardId, { person: made, at: yard.now })
 }
 
 /** Writes what a command changes. */
@@ -35,7 +39,9 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
     case 'cut-off':
       return setCutOff(client, change.personId, { deviceId: change.deviceId, at: change.at })
     case 'person':
-      return writePerson(yard, change)
+      return withAddress(() => writePerson(yard, change))
+    case 'standing':
+      return withAddress(() => updateStanding(client, change.id, change.standing))
     case 'fit':
       yard.wantDay()
       return chooseFit(client, change.version)

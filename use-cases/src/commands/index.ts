@@ -3,13 +3,14 @@ import type { PartName } from '../parts'
 import { putCheck, putOverrule } from './care'
 import { putArchived, putHandOver, putHorse, putHorseProgram } from './horse'
 import { putArrival, putBlock, putOwner } from './life'
-import { putCutOff, putFit, putPerson, putOffered, putPlace, putProgram, settings } from './yard'
+import { putCutOff, putFit, putPerson, putOffered, putPlace, putProgram, putStanding, settings } from './yard'
 
 /** Everything that can be done to a yard by itself, by route; one that has no command does not compile. */
 export const commands: { readonly [N in CommandName]: Command<N, PartName, PartName> } = {
   settings,
   putCutOff,
   putPerson,
+  putStanding,
   putPlace,
   putFit,
   putProgram,

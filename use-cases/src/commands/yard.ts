@@ -37,12 +37,33 @@ export const putPerson = command('putPerson', {
     { named: { personId: id }, body: { password: _password, ...person }, passwordHash },
   ) => {
     const known = people.find((one) => one.id === id)
-    const otherStarters = people.some((one) => one.id !== id && one.role === 'starter')
+    const otherStarters = people.some(
+      (one) => one.id !== id && one.role === 'starter' && one.standing === 'here',
+    )
     if (known?.role === 'starter' && person.role !== 'starter' && !otherStarters)
       throw refusedFor('role', 'The yard needs a starter: make somebody else one first.')
     if (!known && person.email !== null && passwordHash === null)
       throw refusedFor('password', 'Who signs in needs a password to begin with.')
     return [{ kind: 'person', id, isNew: !known, person: { ...person, passwordHash } }]
+  },
+  replies: ['people'],
+  reply: ({ people }, { named }) => {
+    const kept = people.find(({ id }) => id === named.personId)
+    if (!kept) throw notFound('This person')
+    return kept
+  },
+})
+
+/** Suspends somebody, removes them or lets them back: never oneself, so that the yard keeps a starter. */
+export const putStanding = command('putStanding', {
+  holds: 'the yard',
+  parts: ['people'],
+  decide: ({ people }, { named: { personId: id }, body: { standing }, who }) => {
+    const known = people.find((one) => one.id === id)
+    if (!known) throw notFound('This person')
+    if (id === who.personId && standing !== 'here')
+      throw refusedFor('standing', 'Another starter has to do this: nobody shuts themselves out.')
+    return known.standing === standing ? [] : [{ kind: 'standing', id, standing }]
   },
   replies: ['people'],
   reply: ({ people }, { named }) => {

@@ -6,7 +6,7 @@ import { arrivals, blocks, carry, horse, line, owner, spots, worked } from './ho
 import { judging, reading } from './reading'
 import { moveOver, program, schools } from './schools'
 import { session, sessionChanges, sessions } from './sessions'
-import { today, week } from './today'
+import { due, today, week } from './today'
 import { devices, me, people, places, reports } from './yard'
 
 /** Everything that can be asked of a yard, by route; one that has no query does not compile. */
@@ -25,6 +25,7 @@ export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
   owner,
   today,
   week,
+  due,
   line,
   carry,
   spots,

@@ -1,5 +1,7 @@
 import type { PlannedDay } from '@still-pine/contract'
 import { addDays, daysBetween } from '@still-pine/core/answer'
+import { nearestGate } from '@still-pine/core/evidence'
+import { noticesOf } from '@still-pine/core/readiness'
 import { trackRows } from '../line'
 import type { DayCount, Standing, ToldToday } from '../parts'
 import { query } from '../query'
@@ -57,3 +59,30 @@ export const week = query('week', ['standings', 'answersPerDay'], ({ standings, 
       })),
   }
 })
+
+/** What each horse waits for. Since when a gate's tracks are held is told on the page of the gates. */
+export const due = query(
+  'due',
+  ['standings', 'lastHandled'],
+  ({ standings, lastHandled }, { today: on }) => ({
+    day: on,
+    horses: standings
+      .filter(({ horse }) => horse.archived === null)
+      .map(({ horse, program, views, facts }) => {
+        const nearest = nearestGate(program, views, { facts, counted: new Map(), on })
+        return {
+          horseId: horse.id,
+          horseName: horse.name,
+          notices: [...noticesOf({ program, views, facts, on })],
+          gate: nearest && {
+            gate: nearest.gate,
+            name: nearest.name,
+            verdict: nearest.verdict,
+            holding: nearest.holding,
+            tracks: nearest.tracks,
+          },
+          lastBy: lastHandled.find(({ horseId }) => horseId === horse.id)?.personId ?? null,
+        }
+      }),
+  }),
+)

@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Loading } from '../shared/loading'
+import { tellTimeOf } from '../shared/words'
 import { problemOf, useQuery } from './client'
 import { useTheme } from './theme'
 
@@ -12,6 +13,7 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   const about = useQuery('about')
   const me = useQuery('me')
   useTheme(me.data?.person.settings.theme)
+  if (me.data) tellTimeOf(me.data.yard.timeZone)
   const problem = problemOf(me.error)
   const isCutOff = problem?.type === 'cut-off'
   const isSignedOut = isCutOff || problem?.type === 'signed-out'

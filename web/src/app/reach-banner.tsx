@@ -2,7 +2,7 @@ import { useLiveQuery } from '../offline/use-live-query'
 import { device } from '@still-pine/device'
 import { howLong } from '../offline/sync-slice'
 import { useNow } from '../ui/use-now'
-import { clock, longDay } from '../shared/words'
+import { clock, dayOf, longDay } from '../shared/words'
 import { takeUpdate } from './keep-installed'
 import { useAppSelector } from './store'
 
@@ -13,7 +13,7 @@ const isToday = (at: number): boolean => new Date(at).toDateString() === new Dat
 /** "14:05", or the day as well where it was not today. */
 const when = (at: number): string => {
   const iso = new Date(at).toISOString()
-  return isToday(at) ? clock(iso) : `${longDay(iso.slice(0, 10))}, ${clock(iso)}`
+  return isToday(at) ? clock(iso) : `${longDay(dayOf(iso))}, ${clock(iso)}`
 }
 
 /** Without signal: how old is what is seen. */

@@ -7,7 +7,7 @@ import { listening, syncChanged, howLong, syncWords } from '../offline/sync-slic
 import { useCarrying, wasChanged } from '../offline/use-carrying'
 import { useNow } from '../ui/use-now'
 import { useSettled } from '../ui/use-settled'
-import { clock, longDay } from '../shared/words'
+import { clock, longDay, otherZone } from '../shared/words'
 import { useQuery } from './client'
 import { useShownAt } from './shown'
 import { ReachBanner } from './reach-banner'
@@ -147,6 +147,8 @@ const Tool = ({ icon: Icon, word, press }: { icon: typeof Search; word: string; 
 const Frame = ({ find, help, children }: FrameProps) => {
   const { data: me } = useQuery('me')
   const horseId = useChosenHorse()
+  // Said where the device keeps another time than the yard.
+  const zone = me && otherZone(me.yard.timeZone)
   return (
     <div className="mx-auto flex min-h-dvh max-w-[80rem] flex-col phone:pb-20">
       <header className="no-print flex flex-wrap items-center justify-between gap-x-4 border-b-2 border-ink px-4 py-2 desk:px-5">
@@ -157,7 +159,8 @@ const Frame = ({ find, help, children }: FrameProps) => {
           <Nav horseId={horseId} />
         </div>
         <p className="text-quiet phone:order-last phone:w-full desk:ml-auto">
-          {me && longDay(me.today)} · <AsOf />
+          {me && longDay(me.today)} · {zone && `times of ${zone} · `}
+          <AsOf />
           <SyncMark />
         </p>
         <div className="flex gap-x-4">

@@ -1,4 +1,4 @@
-import { count } from '@still-pine/core/answer'
+import { count, plural } from '@still-pine/core/answer'
 import { device, entriesOf, handOver, nameOf, waitingFile } from '@still-pine/device'
 import { useLiveQuery } from '../offline/use-live-query'
 import { Button } from '../ui/button'
@@ -17,7 +17,7 @@ export const WaitsHere = () => {
       {people.map(({ id, name, entries }) => (
         <div key={id} className="flex flex-col items-start gap-2">
           <p>
-            {count(entries.length, 'entry', 'entries')} of {name} {entries.length === 1 ? 'waits' : 'wait'} on
+            {count(entries.length, 'entry', 'entries')} of {name} {plural(entries.length, 'waits', 'wait')} on
             this device. They are sent when {name} signs in here.
           </p>
           <Button

@@ -1,3 +1,4 @@
+import { count } from '@still-pine/core/answer'
 import type { Burst } from '@still-pine/core/plan'
 import { rungName, stepOf, type Program } from '@still-pine/core/program'
 import { lowerFirst } from '@still-pine/core/readiness'
@@ -10,10 +11,7 @@ const askWords = (burst: Burst, program: Program): string => {
   const rungs = new Set(burst.sides.map(({ rung }) => rung))
   const at = (rung: number): string => `“${rungName(step, rung)}”`
   const parts = burst.sides.map(({ side, asks, rung }) =>
-    [
-      side === 'none' ? `${asks} ${asks === 1 ? 'ask' : 'asks'}` : `${side} ${asks}`,
-      rungs.size > 1 ? at(rung) : '',
-    ]
+    [side === 'none' ? count(asks, 'ask') : `${side} ${asks}`, rungs.size > 1 ? at(rung) : '']
       .filter(Boolean)
       .join(' '),
   )

@@ -41,14 +41,12 @@ const marksOf = (answers: readonly SavedAnswer[], side: string): readonly Mark[]
     .slice(-MARKS_SHOWN)
 }
 
-const asks = (n: number): string => (n === 1 ? '1 light, loose ask' : `${n} light, loose asks`)
-
 const asksWords = (view: TrackView): string => {
   if (view.state === 'solid') return 'Solid today.'
   if (view.asksNeeded === null) return 'Not today: five light, loose asks would not be enough.'
   return view.asksNeeded === 0
     ? 'Only places or movement are missing.'
-    : `${asks(view.asksNeeded)} today would make it Solid.`
+    : `${count(view.asksNeeded, 'light, loose ask')} today would make it Solid.`
 }
 
 const Facts = ({ view, step, day }: { view: TrackView; step: Step; day: string }) => {

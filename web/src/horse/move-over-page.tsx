@@ -1,6 +1,6 @@
 import type { Horse, MoveOver } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
-import { count } from '@still-pine/core/answer'
+import { count, plural } from '@still-pine/core/answer'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { toast } from '../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../app/client'
@@ -22,7 +22,7 @@ const sentence = ({ steps }: MoveOver): string => {
   const tracks = steps.flatMap((step) => step.tracks)
   const otherwise = tracks.filter((track) => isOtherwise(track) && track.answers > 0).length
   if (otherwise === 0) return 'No skill that has answers is judged otherwise.'
-  return `${count(otherwise, 'skill')} with answers ${otherwise === 1 ? 'is' : 'are'} judged otherwise.`
+  return `${count(otherwise, 'skill')} with answers ${plural(otherwise, 'is', 'are')} judged otherwise.`
 }
 
 const Steps = ({ steps }: Pick<MoveOver, 'steps'>) => (

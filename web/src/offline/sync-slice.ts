@@ -1,3 +1,4 @@
+import { count, plural } from '@still-pine/core/answer'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { SyncState } from '@still-pine/device'
 
@@ -61,7 +62,7 @@ export const howLong = (ms: number): string => {
   if (minutes < HOUR) return `${minutes} min`
   if (minutes < DAY) return `${Math.floor(minutes / HOUR)} h`
   const days = Math.floor(minutes / DAY)
-  return days === 1 ? '1 day' : `${days} days`
+  return count(days, 'day')
 }
 
 /** The truth about what is saved, in words. */
@@ -70,7 +71,7 @@ export const syncWords = (
   now: number,
 ): string => {
   if (!isCounted) return 'checking what is unsent'
-  if (needYou > 0) return `${needYou} ${needYou === 1 ? 'needs' : 'need'} you`
+  if (needYou > 0) return `${needYou} ${plural(needYou, 'needs', 'need')} you`
   if (waiting === 0) return reach === 'away' ? 'all saved, no signal' : 'all saved'
   if (reach === 'signed-out') return `${waiting} kept here, sign in to send`
   if (reach === 'ok') return `saved here, sending ${waiting}`

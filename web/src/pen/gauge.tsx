@@ -1,5 +1,6 @@
 import {
   ENDING_WORDS,
+  count,
   gradeFromPace,
   gradeWord,
   secondsLessLag,
@@ -66,7 +67,7 @@ const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null })
             ? `${view.holdFor} s to hold`
             : left === 0
               ? 'time is up: done'
-              : `${corrections} ${corrections === 1 ? 'correction' : 'corrections'}`
+              : count(corrections, 'correction')
         }
       />
     </>

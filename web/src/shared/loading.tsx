@@ -9,7 +9,10 @@ export const Loading = ({ error, retry }: { error?: unknown; retry?: () => void 
       {retry && <Button onClick={retry}>Try again</Button>}
     </div>
   ) : (
-    <p role="status" className="m-6 text-quiet">
+    <div role="status" className="m-6 flex flex-col gap-3 text-quiet">
       Fetching …
-    </p>
+      {['w-1/3', 'w-2/3', 'w-1/2', 'w-3/5'].map((width) => (
+        <span key={width} aria-hidden="true" className={`h-6 rounded-sm bg-line opacity-50 ${width}`} />
+      ))}
+    </div>
   )

@@ -1,4 +1,4 @@
-import { longDay } from '../../shared/words'
+import { dayOf, longDay } from '../../shared/words'
 
 interface Earlier {
   readonly at: string
@@ -22,7 +22,7 @@ export const EarlierWordings = <Was,>({ earlier, withdrawn, words }: Props<Was>)
     )}
     {earlier.map(({ at, byName, because, was }) => (
       <span key={at} className="block text-quiet">
-        Before {byName} corrected it on {longDay(at.slice(0, 10))}
+        Before {byName} corrected it on {longDay(dayOf(at))}
         {because && ` (${because})`}: {words(was)}
       </span>
     ))}

@@ -18,6 +18,7 @@ import { Field, INPUT, Notice } from '../../ui/field'
 import { ColumnMap } from './column-map'
 import { LogPreview } from './log-preview'
 import { EndedNotice, SendingBar } from './sending-bar'
+import { grouped } from '../../shared/words'
 
 /** The yard's horses with their programs, for reading names and steps by. */
 const useKnownHorses = (): readonly KnownHorse[] | null => {
@@ -85,7 +86,7 @@ export const ImportLog = ({ reader, file, fileName, timeZone }: Props) => {
   return (
     <div className="flex flex-col gap-6">
       <p>
-        {file.rows.toLocaleString()} lines, read as {file.encoding}
+        {grouped(file.rows)} lines, read as {file.encoding}
         {file.encoding === 'Windows-1252' && ': look whether letters with accents are right below'}, cells
         parted by {file.delimiter === '\t' ? 'tabs' : `“${file.delimiter}”`}.
       </p>
@@ -136,7 +137,7 @@ export const ImportLog = ({ reader, file, fileName, timeZone }: Props) => {
           {now && <SendingBar now={now} />}
           {ended && <EndedNotice ended={ended} />}
           <Button look="act" className="self-start" disabled={!mayImport} onClick={() => void bring()}>
-            Import {preview ? preview.answers.toLocaleString() : ''} answers
+            Import {preview ? grouped(preview.answers) : ''} answers
           </Button>
         </div>
       </div>

@@ -11,6 +11,7 @@ import { Loading } from '../../shared/loading'
 import { ImportLog } from './import-log'
 import { EndedNotice, SendingBar } from './sending-bar'
 import { useLogReader } from './use-log-reader'
+import { grouped } from '../../shared/words'
 
 const isYard = (file: File): boolean => file.name.toLowerCase().endsWith('.json')
 
@@ -27,9 +28,9 @@ const ImportYard = ({ file }: { file: File }) => {
   return (
     <div className="flex flex-col gap-4">
       <p>
-        The document of a yard, {Math.max(1, Math.round(file.size / 1024)).toLocaleString()} kB. It brings
-        horses, sessions, answers, checks and incidents, and gives this yard its name. It goes into a yard
-        without horses.
+        The document of a yard, {grouped(Math.max(1, Math.round(file.size / 1024)))} kB. It brings horses,
+        sessions, answers, checks and incidents, and gives this yard its name. It goes into a yard without
+        horses.
       </p>
       {now && <SendingBar now={now} />}
       {ended && <EndedNotice ended={ended} />}

@@ -2,9 +2,10 @@ import { CALM_WORDS, gradeWord } from '@still-pine/core/answer'
 import { faultInWords, type KnownHorse, type MappedAnswer } from '@still-pine/core/formats'
 import { rungName, stepOf } from '@still-pine/core/program'
 import type { Preview } from '../../threads/log-reader.worker'
+import { grouped } from '../../shared/words'
 
 const when = (at: string, timeZone: string): string =>
-  new Date(at).toLocaleString(undefined, { timeZone, dateStyle: 'medium', timeStyle: 'short' })
+  new Date(at).toLocaleString('en-GB', { timeZone, dateStyle: 'medium', timeStyle: 'short' })
 
 const Row = ({
   answer,
@@ -49,8 +50,8 @@ interface Props {
 export const LogPreview = ({ preview, horses, timeZone }: Props) => (
   <div className="flex flex-col gap-5">
     <p className="text-lg" role="status">
-      <b>{preview.answers.toLocaleString()}</b> answers in {preview.sessions.toLocaleString()} sessions can be
-      read; <b>{preview.faultCount.toLocaleString()}</b> lines cannot.
+      <b>{grouped(preview.answers)}</b> answers in {grouped(preview.sessions)} sessions can be read;{' '}
+      <b>{grouped(preview.faultCount)}</b> lines cannot.
     </p>
     {preview.faultCount > 0 && (
       <section>
@@ -60,7 +61,7 @@ export const LogPreview = ({ preview, horses, timeZone }: Props) => (
             <li key={`${fault.line}${fault.column}`}>{faultInWords(fault)}</li>
           ))}
           {preview.faultCount > preview.faults.length && (
-            <li>and {(preview.faultCount - preview.faults.length).toLocaleString()} more</li>
+            <li>and {grouped(preview.faultCount - preview.faults.length)} more</li>
           )}
         </ul>
       </section>

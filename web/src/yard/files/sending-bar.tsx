@@ -1,12 +1,14 @@
+import { count } from '@still-pine/core/answer'
 import { useEffect } from 'react'
 import { api } from '../../app/client'
 import type { Ended, Sending } from '../../app/send-file'
 import { useAppDispatch } from '../../app/store'
 import { Notice } from '../../ui/field'
+import { grouped } from '../../shared/words'
 
 const WORDS: Record<Sending['step'], (now: Sending) => string> = {
   sending: (now) => `Sending: ${now.step === 'sending' ? Math.floor(now.share * 100) : 0} %`,
-  reading: (now) => (now.step === 'reading' ? `${now.answers.toLocaleString()} answers read` : ''),
+  reading: (now) => (now.step === 'reading' ? `${grouped(now.answers)} answers read` : ''),
   judging: (now) => (now.step === 'judging' ? `Judging: ${now.horses} of ${now.of} horses` : ''),
 }
 
@@ -33,8 +35,8 @@ export const EndedNotice = ({ ended }: { ended: Ended }) => {
   if (ended.step === 'done')
     return (
       <Notice>
-        Brought in: {ended.answers.toLocaleString()} answers of {ended.horses}{' '}
-        {ended.horses === 1 ? 'horse' : 'horses'}. All tracks are judged anew.
+        Brought in: {grouped(ended.answers)} answers of {count(ended.horses, 'horse')}. All tracks are judged
+        anew.
       </Notice>
     )
   return (

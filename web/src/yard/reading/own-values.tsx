@@ -4,7 +4,7 @@ import { count } from '@still-pine/core/answer'
 import { ENOUGH, fitInWords, WORTH_IT } from '@still-pine/core/fit'
 import { STANDARD_MODEL, valuesOf } from '@still-pine/core/judgement'
 import { useCommand, useQuery, wordsFor } from '../../app/client'
-import { longDay } from '../../shared/words'
+import { dayOf, longDay } from '../../shared/words'
 import { Button } from '../../ui/button'
 import { toast } from '../../ui/toast'
 
@@ -64,7 +64,7 @@ export const OwnValues = ({ fits, toRemake }: { fits: readonly FitVersion[]; toR
                   {fit.isInUse && ', in use'}
                 </b>{' '}
                 <span className="text-quiet">
-                  {longDay(fit.madeAt.slice(0, 10))}, from {count(fit.answers, 'answer')}
+                  {longDay(dayOf(fit.madeAt))}, from {count(fit.answers, 'answer')}
                 </span>
               </p>
               <p className="max-w-prose first-letter:uppercase">{wordsOf(fit)}</p>

@@ -1,7 +1,7 @@
 import { toast } from '../../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../shared/words'
+import { clock, dayOf, longDay } from '../../shared/words'
 
 /** The browsers people signed in on; a lost phone is cut off here. */
 export const Devices = () => {
@@ -29,7 +29,7 @@ export const Devices = () => {
           >
             <span>
               <b>{words}</b>, {personName},{' '}
-              {isThis ? 'this one' : `last here ${longDay(seenAt.slice(0, 10))} ${clock(seenAt)}`}
+              {isThis ? 'this one' : `last here ${longDay(dayOf(seenAt))} ${clock(seenAt)}`}
               {cutOffAt && <b className="text-stop"> · cut off</b>}
             </span>
             {!isThis && (

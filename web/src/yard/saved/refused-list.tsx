@@ -2,7 +2,7 @@ import type { TodayRow } from '@still-pine/contract'
 import { toast } from '../../ui/toast'
 import { bySession, device, remedyFor, saidAt, type Waiting } from '@still-pine/device'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../shared/words'
+import { clock, dayOf, longDay } from '../../shared/words'
 import { groupWords, itemWords } from './item-words'
 import { MendGroup } from './mend-group'
 
@@ -39,7 +39,7 @@ export const RefusedList = ({ refused, rows }: Props) => (
           aria-label={`${name ?? 'A horse that is not here'}, ${groupWords(group.map(({ item }) => item))}`}
         >
           <p className="text-lg">
-            <b>{name ?? 'A horse that is not here'}</b>, {longDay(at.slice(0, 10))} {clock(at)}:{' '}
+            <b>{name ?? 'A horse that is not here'}</b>, {longDay(dayOf(at))} {clock(at)}:{' '}
             {groupWords(group.map(({ item }) => item))}. {first.refused?.reason}
           </p>
           <details>

@@ -4,7 +4,7 @@ import { useInstallOffer } from '../../app/install-offer'
 import { device, makeRoom } from '@still-pine/device'
 import { useLiveQuery } from '../../offline/use-live-query'
 import { Button } from '../../ui/button'
-import { clock, longDay } from '../../shared/words'
+import { clock, dayOf, longDay } from '../../shared/words'
 
 const GIGA = 1_000_000_000
 
@@ -13,7 +13,7 @@ const sizeWords = (bytes: number): string =>
 
 const dayAndTime = (at: number): string => {
   const iso = new Date(at).toISOString()
-  return `${longDay(iso.slice(0, 10))} ${clock(iso)}`
+  return `${longDay(dayOf(iso))} ${clock(iso)}`
 }
 
 const spaceHere = async (): Promise<string> => {

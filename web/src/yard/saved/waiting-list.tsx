@@ -1,6 +1,6 @@
 import type { TodayRow } from '@still-pine/contract'
 import { bySession, saidAt, type Waiting } from '@still-pine/device'
-import { clock, longDay } from '../../shared/words'
+import { clock, dayOf, longDay } from '../../shared/words'
 import { groupWords, itemWords } from './item-words'
 
 /** What waits for signal, by session. */
@@ -23,8 +23,7 @@ export const WaitingList = ({
           <li key={first!.order} className="border-t border-line py-1">
             <details>
               <summary className="min-h-11">
-                <b>{name}</b>, {longDay(at.slice(0, 10))} {clock(at)}:{' '}
-                {groupWords(group.map(({ item }) => item))}
+                <b>{name}</b>, {longDay(dayOf(at))} {clock(at)}: {groupWords(group.map(({ item }) => item))}
               </summary>
               <ul className="list-disc pl-6">
                 {group.map(({ order, item }) => (

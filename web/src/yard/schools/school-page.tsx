@@ -9,7 +9,7 @@ import { Picker } from '../../shared/pickers'
 import { Button } from '../../ui/button'
 import { Notice } from '../../ui/field'
 import { Loading } from '../../shared/loading'
-import { longDay } from '../../shared/words'
+import { dayOf, longDay } from '../../shared/words'
 import { DifferenceList } from './difference-list'
 
 const LINK = 'inline-flex min-h-11 items-center underline'
@@ -44,7 +44,7 @@ const Version = ({ version, before, newest, copied }: VersionProps) => (
   <article className="border-t-4 border-ink bg-panel p-4">
     <h2 className="text-2xl">Version {version.version}</h2>
     <p className="text-quiet">
-      {version.madeAt ? `kept on ${longDay(version.madeAt.slice(0, 10))}` : 'as it ships'}
+      {version.madeAt ? `kept on ${longDay(dayOf(version.madeAt))}` : 'as it ships'}
       {version.madeBy ? ` by ${version.madeBy}` : ''}
     </p>
     <details open={version === newest}>
