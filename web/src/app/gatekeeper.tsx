@@ -7,6 +7,9 @@ import { useTheme } from './theme'
 const SignInPage = lazy(() => import('./sign-in-page'))
 const OwnerPage = lazy(() => import('../owner/owner-page'))
 const FirstRunPage = lazy(() => import('./first-run-page'))
+const NewPasswordPage = lazy(() => import('./new-password-page'))
+
+const NEW_PASSWORD = '/new-password'
 
 /** Lets signed-in people through, an owner to their own reports; others sign in here, and an empty server makes its yard first. */
 export const Gatekeeper = ({ children }: { children: ReactNode }) => {
@@ -14,6 +17,13 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   const me = useQuery('me')
   useTheme(me.data?.person.settings.theme)
   if (me.data) tellTimeOf(me.data.yard.timeZone)
+  // Who comes by such a link is signed in as nobody, or as somebody else.
+  if (window.location.pathname === NEW_PASSWORD)
+    return (
+      <Suspense fallback={<Loading />}>
+        <NewPasswordPage />
+      </Suspense>
+    )
   const problem = problemOf(me.error)
   const isCutOff = problem?.type === 'cut-off'
   const isSignedOut = isCutOff || problem?.type === 'signed-out'

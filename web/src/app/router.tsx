@@ -59,6 +59,10 @@ export const router = createBrowserRouter([
         handle: 'How well do we judge?',
         ...page(() => import('../yard/reading/judging-page')),
       },
+      { path: 'yard/people', handle: 'People', ...page(() => import('../yard/people/people-page')) },
+      { path: 'yard/places', handle: 'Places', ...page(() => import('../yard/places/places-page')) },
+      { path: 'yard/files', handle: 'Files', ...page(() => import('../yard/files/files-page')) },
+      { path: 'yard/settings', handle: 'Settings', ...page(() => import('../yard/settings/settings-page')) },
       { path: 'yard/in', handle: 'Import', ...page(() => import('../yard/files/import-page')) },
       { path: 'yard/schools', handle: 'Schools', ...page(() => import('../yard/schools/schools-page')) },
       {

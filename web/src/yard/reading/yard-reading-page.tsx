@@ -6,6 +6,7 @@ import { useQuery } from '../../app/client'
 import { Loading } from '../../shared/loading'
 import { shortDay, sideAfter, STATE_WORDS, VERDICTS } from '../../shared/words'
 import { EmptyYard } from '../empty-yard'
+import { YardHeader } from '../yard-header'
 
 type Row = YardReading['horses'][number]
 type Gate = NonNullable<Row['nearest']>
@@ -117,7 +118,10 @@ const YardReadingPage = () => {
   if (data.horses.length === 0) return <EmptyYard />
   return (
     <main className="flex flex-col gap-6 px-4 py-3 desk:px-5">
-      <h1 className="text-3xl">How the yard stands</h1>
+      <YardHeader title="How the yard stands" />
+      <Link className="no-print inline-flex min-h-11 items-center self-start underline" to="/yard/judging">
+        How well do we judge?
+      </Link>
       <table className="w-full border-collapse">
         <caption className="mb-2 text-left text-lg">
           The nearest gate of each horse, what holds it, and since when.
@@ -148,9 +152,6 @@ const YardReadingPage = () => {
           ))}
         </ul>
       </section>
-      <Link className="no-print inline-flex min-h-11 items-center self-start underline" to="/yard/judging">
-        How well do we judge?
-      </Link>
     </main>
   )
 }

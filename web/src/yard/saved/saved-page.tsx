@@ -6,7 +6,6 @@ import { useLiveQuery } from '../../offline/use-live-query'
 import { useNow } from '../../ui/use-now'
 import { Loading } from '../../shared/loading'
 import { upperFirst } from '@still-pine/core/readiness'
-import { Devices } from './devices'
 import { Leave } from './leave'
 import { RefusedList } from './refused-list'
 import { SpoiltList } from './spoilt-list'
@@ -39,7 +38,6 @@ const SavedPage = () => {
       <div className="grid gap-8 desk:grid-cols-2">
         <WaitingList waiting={whole.filter((entry) => entry.refused === undefined)} rows={rows} />
         <StoredHere personId={personId} />
-        <Devices />
         <Leave person={me.person} />
       </div>
     </main>

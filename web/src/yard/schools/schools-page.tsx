@@ -16,6 +16,7 @@ import { mayDo } from '@still-pine/contract/rights'
 import { useQuery } from '../../app/client'
 import { Picker } from '../../shared/pickers'
 import { OwnSchools } from './own-schools'
+import { YardHeader } from '../yard-header'
 
 const PARTS = Object.entries(MANNER_PARTS) as [MannerPart, string][]
 
@@ -171,7 +172,7 @@ const SchoolsPage = () => {
     setSearch({ one: one.school, other: other.school, step, [name]: value }, { replace: true })
   return (
     <main className="mx-auto flex w-full max-w-6xl flex-col gap-6 px-4 py-3 desk:px-5">
-      <h1 className="text-3xl">Schools side by side</h1>
+      <YardHeader title="Schools side by side" />
       <div className="no-print flex flex-wrap gap-4">
         {(['one', 'other'] as const).map((name) => (
           <Picker
