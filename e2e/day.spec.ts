@@ -88,7 +88,7 @@ test('an incident is told in full, and shows before the work', async ({ page, de
 
 test('keys of the remote are learnt by pressing, colours follow the person', async ({ page, demo }) => {
   const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/settings`)
   await page.getByRole('button', { name: 'PageDown' }).click()
   await expect(page.getByRole('button', { name: 'Press it now' })).toBeVisible()
   await page.keyboard.press('ArrowRight')
@@ -100,7 +100,7 @@ test('keys of the remote are learnt by pressing, colours follow the person', asy
   await page.keyboard.press('ArrowRight')
   await expect(page.getByRole('button', { name: /^Settled/ })).toBeVisible()
   await page.keyboard.press('u')
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/settings`)
   await page.getByRole('button', { name: 'ArrowRight' }).click()
   await page.keyboard.press('PageDown')
   await expect(page.getByRole('button', { name: 'PageDown' })).toBeVisible()
@@ -157,7 +157,7 @@ test('the plan prints without what belongs to a screen', async ({ page, demo }) 
 
 test('signing out leads to the sign-in, and another person’s page is not kept', async ({ page, demo }) => {
   await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/settings`)
   await page.getByRole('link', { name: 'What is saved, devices, sign out' }).click()
   await page.getByRole('button', { name: 'Sign out and wipe' }).click()
   await expect(page.getByRole('button', { name: 'Sign in as the demo starter' })).toBeVisible()

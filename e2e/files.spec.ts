@@ -11,14 +11,14 @@ const FROM_ELSEWHERE = [
 
 test('a log from elsewhere is mapped, looked at, and brought in whole', async ({ page, demo }) => {
   await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/files`)
   await page.getByRole('link', { name: 'Import a log or a yard' }).click()
   const choose = (name: string, lines: readonly string[]): Promise<void> =>
     page
       .getByLabel('File')
       .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(lines.join('\r\n')) })
   await choose('book.csv', [...FROM_ELSEWHERE, '16.04.2026;Rex;Face up;;2;1;;Runa'])
-  await expect(page.getByText('3 answers in 2 sessions can be read; 1 lines cannot.')).toBeVisible()
+  await expect(page.getByText('3 answers in 2 sessions can be read; 1 line cannot.')).toBeVisible()
   await expect(page.getByText('line 5, column Horse name: “Rex”', { exact: false })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Import 3 answers/ })).toBeDisabled()
   await choose('book2.csv', FROM_ELSEWHERE)
@@ -34,7 +34,7 @@ test('a log from elsewhere is mapped, looked at, and brought in whole', async ({
 test('a yard goes out of one server and into another, and out again the same', async ({ page, demo }) => {
   test.setTimeout(300_000)
   await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/files`)
   const saved = page.waitForEvent('download')
   await page.getByRole('link', { name: 'Export the whole yard (JSON)' }).click()
   const file = readFileSync(await (await saved).path())

@@ -49,7 +49,7 @@ test('two schools lie side by side, with their reasons and where good starters d
 }) => {
   await enterDemo(page, demo)
   await page.goto(`${demo.url}/yard`)
-  await page.getByRole('link', { name: 'Ways of working: four that ship, and your own' }).click()
+  await page.getByRole('link', { name: 'Schools' }).click()
   await page.getByRole('combobox', { name: 'First' }).selectOption('Mark and Reward')
   await page.getByRole('combobox', { name: 'Second' }).selectOption('Light Aids')
   await expect(page.getByText('A target and a marker, with a fence between.')).toBeVisible()

@@ -80,7 +80,7 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   browser,
 }) => {
   await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/people`)
   await page.getByRole('button', { name: 'Add a person' }).click()
   await page.getByLabel('Name').fill('Odd Myr')
   await page.getByLabel('E-mail').fill('odd.myr@example.org')
@@ -104,10 +104,12 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
     headers: { origin: demo.url },
   })
   expect(signedIn.ok()).toBe(true)
-  await helper.goto(`${demo.url}/yard`)
+  await helper.goto(`${demo.url}/yard/people`)
+  await expect(helper.getByText('Odd Myr').first()).toBeVisible()
   await expect(helper.getByRole('button', { name: 'Add a person' })).toHaveCount(0)
   await other.close()
 
+  await page.goto(`${demo.url}/yard/places`)
   await page.getByRole('button', { name: 'Add a place' }).click()
   await page.getByLabel('Name').fill('Birch paddock')
   await page.getByRole('button', { name: 'Add it', exact: true }).click()
@@ -132,7 +134,7 @@ test('an owner reads the report of their own horse, and nothing of the work', as
   browser,
 }) => {
   const id = await enterDemo(page, demo)
-  await page.goto(`${demo.url}/yard`)
+  await page.goto(`${demo.url}/yard/people`)
   await page.getByRole('button', { name: 'Add a person' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Tove Lund')
   await page.getByRole('dialog').getByRole('combobox').selectOption('owner')

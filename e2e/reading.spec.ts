@@ -36,7 +36,7 @@ test('the yard is read: nearest gates with what holds them, and its own gaps by 
 }) => {
   await enterDemo(page, demo)
   await page.goto(`${demo.url}/yard`)
-  await page.getByRole('link', { name: /How the yard stands/ }).click()
+  await page.getByRole('link', { name: 'Reports' }).click()
   const sedge = page.getByRole('row', { name: /^Sedge/ })
   await expect(sedge).toContainText('First weight')
   await expect(sedge).toContainText(/since .*\(\d+ days, \d+ work days?\)/)

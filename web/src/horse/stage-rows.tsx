@@ -50,7 +50,7 @@ export const StageRows = ({ line, program, stage }: { line: Line; program: Progr
                 </td>
                 <th scope="row" className="py-2 pr-3 text-left">
                   <Link
-                    className="inline-flex min-h-11 items-center text-lg font-bold underline decoration-2 underline-offset-4"
+                    className="inline-flex min-h-11 min-w-11 items-center text-lg font-bold underline decoration-2 underline-offset-4"
                     to={`/horses/${line.horse.id}/steps/${step.key}`}
                   >
                     {step.name}

@@ -18,7 +18,7 @@ export const StepPicker = memo(({ line, program, stepKey, onPick }: Props) => {
     <label className="flex max-w-[50%] shrink-0 items-center gap-2">
       <span className="sr-only">Step</span>
       <select
-        className="min-h-11 w-full rounded-md border-2 border-line bg-panel px-2 font-name text-xl font-bold phone:min-h-14"
+        className="min-h-11 w-full rounded-md border-2 border-line bg-panel px-2 font-name text-xl font-bold phone:min-h-16 low:min-h-16"
         value={stepKey}
         onChange={(event) => onPick(event.target.value)}
       >

@@ -11,7 +11,7 @@ interface PickerProps {
 
 /** A small labelled list to choose from. */
 export const Picker = ({ label, value, onPick, children }: PickerProps) => (
-  <label className="flex flex-col">
+  <label className="flex max-w-full min-w-0 flex-col">
     {label}
     <select
       className="min-h-12 rounded-md border-2 border-ink bg-panel px-2"

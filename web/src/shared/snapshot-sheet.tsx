@@ -1,6 +1,7 @@
 import type { Block } from '@still-pine/contract'
 import { count, chancePercent } from '@still-pine/core/answer'
 import { fullDay, sideAfter, STATE_WORDS } from './words'
+import { TableRoom } from '../ui/table-room'
 
 type Snapshot = NonNullable<Block['snapshot']>
 
@@ -20,33 +21,35 @@ const Lines = ({ title, lines, none }: { title: string; lines: readonly string[]
 )
 
 const Tracks = ({ tracks }: Pick<Snapshot, 'tracks'>) => (
-  <table className="w-full border-collapse">
-    <thead className="text-left text-quiet">
-      <tr>
-        <th scope="col">Step</th>
-        <th scope="col">Stood at</th>
-        <th scope="col">Holds to</th>
-        <th scope="col">Chance of a light first ask</th>
-        <th scope="col">Answers</th>
-        <th scope="col">Last asked</th>
-      </tr>
-    </thead>
-    <tbody>
-      {tracks.map(({ step, name, side, state, holds, chance, answers, lastDay }) => (
-        <tr key={`${step}/${side}`} className="break-inside-avoid border-t border-line align-top">
-          <th scope="row" className="py-1 pr-3 text-left">
-            {name}
-            {sideAfter(side)}
-          </th>
-          <td className="pr-3">{STATE_WORDS[state]}</td>
-          <td className="pr-3">{holds || 'no rung yet'}</td>
-          <td className="pr-3 tabular-nums">{chancePercent(chance)}</td>
-          <td className="pr-3 tabular-nums">{answers}</td>
-          <td>{lastDay ?? ''}</td>
+  <TableRoom label="Where it stood">
+    <table className="w-full border-collapse">
+      <thead className="text-left text-quiet">
+        <tr>
+          <th scope="col">Step</th>
+          <th scope="col">Stood at</th>
+          <th scope="col">Holds to</th>
+          <th scope="col">Chance of a light first ask</th>
+          <th scope="col">Answers</th>
+          <th scope="col">Last asked</th>
         </tr>
-      ))}
-    </tbody>
-  </table>
+      </thead>
+      <tbody>
+        {tracks.map(({ step, name, side, state, holds, chance, answers, lastDay }) => (
+          <tr key={`${step}/${side}`} className="break-inside-avoid border-t border-line align-top">
+            <th scope="row" className="py-1 pr-3 text-left">
+              {name}
+              {sideAfter(side)}
+            </th>
+            <td className="pr-3">{STATE_WORDS[state]}</td>
+            <td className="pr-3">{holds || 'no rung yet'}</td>
+            <td className="pr-3 tabular-nums">{chancePercent(chance)}</td>
+            <td className="pr-3 tabular-nums">{answers}</td>
+            <td>{lastDay ?? ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </TableRoom>
 )
 
 interface Props {

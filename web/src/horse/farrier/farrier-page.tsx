@@ -9,6 +9,7 @@ import { Loading } from '../../shared/loading'
 import { longDay, VERDICTS } from '../../shared/words'
 import { useHorse } from '../../shared/use-horse'
 import { avoidWords, FEET, footWords, helpWords } from './farrier-words'
+import { TableRoom } from '../../ui/table-room'
 
 /** Standing and being tied matter to a farrier as much as the feet. */
 const BESIDE = ['stands', 'ties', 'leads'] as const
@@ -55,33 +56,35 @@ const FarrierPage = () => {
           </>
         )}
       </p>
-      <table className="w-full border-collapse text-left">
-        <thead>
-          <tr className="border-b-2 border-ink">
-            <th scope="col" className="py-1 pr-3">
-              Foot
-            </th>
-            <th scope="col" className="pr-3">
-              May be taken
-            </th>
-            <th scope="col">Known from</th>
-          </tr>
-        </thead>
-        <tbody>
-          {FEET.map((foot) => {
-            const { to, known } = footWords(line, program, foot)
-            return (
-              <tr key={foot.name} className="border-b border-line">
-                <th scope="row" className="py-2 pr-3">
-                  {foot.name}
-                </th>
-                <td className="pr-3 font-bold">{to}</td>
-                <td className="text-quiet">{known}</td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
+      <TableRoom label="Feet">
+        <table className="w-full border-collapse text-left">
+          <thead>
+            <tr className="border-b-2 border-ink">
+              <th scope="col" className="py-1 pr-3">
+                Foot
+              </th>
+              <th scope="col" className="pr-3">
+                May be taken
+              </th>
+              <th scope="col">Known from</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FEET.map((foot) => {
+              const { to, known } = footWords(line, program, foot)
+              return (
+                <tr key={foot.name} className="border-b border-line">
+                  <th scope="row" className="py-2 pr-3">
+                    {foot.name}
+                  </th>
+                  <td className="pr-3 font-bold">{to}</td>
+                  <td className="text-quiet">{known}</td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </TableRoom>
       <section>
         <h2 className="text-xl">Avoid</h2>
         {avoid.length === 0 ? (

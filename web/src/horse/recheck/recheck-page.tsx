@@ -16,6 +16,7 @@ import { ShutList } from '../../shared/shut-list'
 import { useHorse } from '../../shared/use-horse'
 import { useTodaysAnswers } from '../use-todays-answers'
 import { useRecheck } from './use-recheck'
+import { TableRoom } from '../../ui/table-room'
 
 const sizeWords = ({ asks, held, gapDays, leftOver }: RecheckSheet): string => {
   const known = `${count(held, 'skill')} held when it was last worked, ${count(gapDays, 'calendar day')} ago`
@@ -38,43 +39,45 @@ interface TableProps {
 const keyOf = ({ step, side }: Recheck): string => `${step}/${side}`
 
 const Sheet = ({ sheet, answers, day }: TableProps) => (
-  <table className="w-full border-collapse">
-    <caption className="sr-only">First asks, in the order in which they are safe</caption>
-    <thead className="text-left text-quiet">
-      <tr>
-        <th scope="col">Ask</th>
-        <th scope="col">Before the break</th>
-        <th scope="col">Now</th>
-        <th scope="col">Today</th>
-      </tr>
-    </thead>
-    <tbody>
-      {sheet.asks.map((ask) => {
-        const outcome = outcomeOf(ask, answers, day)
-        return (
-          <tr key={keyOf(ask)} className="break-inside-avoid border-t border-line align-top">
-            <th scope="row" className="py-2 pr-3 text-left font-normal">
-              <b>
-                {ask.name}
-                {sideAfter(ask.side)}
-              </b>
-              , “{ask.rungName}”<span className="block text-quiet phone:hidden">{ask.reason}</span>
-            </th>
-            <td className="py-2 pr-3">
-              {STATE_WORDS[ask.was.state]},{' '}
-              <span className="whitespace-nowrap">{chancePercent(ask.was.chance)}</span>
-            </td>
-            <td className="py-2 pr-3 whitespace-nowrap">{chancePercent(ask.chance)}</td>
-            <td
-              className={`py-2 ${outcome === 'not-asked' ? 'text-quiet' : outcome === 'as-before' ? 'font-bold text-solid' : 'font-bold text-worn'}`}
-            >
-              {OUTCOME_WORDS[outcome]}
-            </td>
-          </tr>
-        )
-      })}
-    </tbody>
-  </table>
+  <TableRoom label="First asks">
+    <table className="w-full border-collapse">
+      <caption className="sr-only">First asks, in the order in which they are safe</caption>
+      <thead className="text-left text-quiet">
+        <tr>
+          <th scope="col">Ask</th>
+          <th scope="col">Before the break</th>
+          <th scope="col">Now</th>
+          <th scope="col">Today</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sheet.asks.map((ask) => {
+          const outcome = outcomeOf(ask, answers, day)
+          return (
+            <tr key={keyOf(ask)} className="break-inside-avoid border-t border-line align-top">
+              <th scope="row" className="py-2 pr-3 text-left font-normal">
+                <b>
+                  {ask.name}
+                  {sideAfter(ask.side)}
+                </b>
+                , “{ask.rungName}”<span className="block text-quiet phone:hidden">{ask.reason}</span>
+              </th>
+              <td className="py-2 pr-3">
+                {STATE_WORDS[ask.was.state]},{' '}
+                <span className="whitespace-nowrap">{chancePercent(ask.was.chance)}</span>
+              </td>
+              <td className="py-2 pr-3 whitespace-nowrap">{chancePercent(ask.chance)}</td>
+              <td
+                className={`py-2 ${outcome === 'not-asked' ? 'text-quiet' : outcome === 'as-before' ? 'font-bold text-solid' : 'font-bold text-worn'}`}
+              >
+                {OUTCOME_WORDS[outcome]}
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
+  </TableRoom>
 )
 
 /** After a break: the fewest first asks that tell, and how they went. */

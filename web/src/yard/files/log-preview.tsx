@@ -2,6 +2,7 @@ import { CALM_WORDS, gradeWord } from '@still-pine/core/answer'
 import { faultInWords, type KnownHorse, type MappedAnswer } from '@still-pine/core/formats'
 import { rungName, stepOf } from '@still-pine/core/program'
 import type { Preview } from '../../threads/log-reader.worker'
+import { plural } from '@still-pine/core/answer'
 import { grouped } from '../../shared/words'
 
 const when = (at: string, timeZone: string): string =>
@@ -51,7 +52,7 @@ export const LogPreview = ({ preview, horses, timeZone }: Props) => (
   <div className="flex flex-col gap-5">
     <p className="text-lg" role="status">
       <b>{grouped(preview.answers)}</b> answers in {grouped(preview.sessions)} sessions can be read;{' '}
-      <b>{grouped(preview.faultCount)}</b> lines cannot.
+      <b>{grouped(preview.faultCount)}</b> {plural(preview.faultCount, 'line')} cannot.
     </p>
     {preview.faultCount > 0 && (
       <section>
