@@ -8,6 +8,7 @@ test('a horse has four doors, and every page of it is two presses from the Line'
   const doors = page.getByRole('navigation', { name: 'Views of Sedge' })
   await expect(doors.getByRole('link')).toHaveText(['Line', 'How it goes', 'Record', 'Life'])
   await doors.getByRole('link', { name: 'How it goes' }).click()
+  await expect(page).toHaveTitle(/^How it goes · Sedge · /)
   await page.getByRole('link', { name: 'Counts' }).click()
   await expect(page).toHaveTitle(/^Counts · Sedge · /)
   await doors.getByRole('link', { name: 'Life' }).click()

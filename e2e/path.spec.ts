@@ -94,6 +94,7 @@ test('a new yard makes itself, adds a horse, works it and reads the gate', async
   await page.getByPlaceholder('A horse, a step').fill('settle')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /Settle in the pen/ })).toBeVisible()
+  await page.getByText('The figures').click()
   await expect(page.getByText('4 answers on 1 work day')).toBeVisible()
   await page.getByRole('link', { name: 'Curlew “Ωμέγα” 🐴', exact: true }).click()
   await page.getByRole('link', { name: 'Halter gate: Not yet' }).click()

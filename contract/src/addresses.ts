@@ -58,6 +58,10 @@ export const addresses = {
   owner: get('/horses/{horseId}/owner'),
   putOwner: put('/horses/{horseId}/owner'),
   reports: get('/reports'),
+  report: get('/horses/{horseId}/report'),
+  reportLinks: get('/horses/{horseId}/report-links'),
+  putReportLink: put('/horses/{horseId}/report-links/{linkId}'),
+  readReport: post('/shared-report'),
 
   // What is judged of horses, and what it is judged from.
   today: get('/today'),

@@ -1,6 +1,7 @@
 import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { STATE_NAMES } from './judgement'
+import { Report } from './reports'
 import { Day, Id, SideSchema, StepKey, Text, versionFrom } from './primitives'
 
 export const Snapshot = z.object({
@@ -93,6 +94,8 @@ export const OwnersReport = z.object({
   name: z.string(),
   arrival: Arrival.nullable(),
   blocks: z.array(Block),
+  /** How it stands today, and what was done of late. */
+  now: Report.nullable().default(null),
 })
 
 export type OwnersReport = z.infer<typeof OwnersReport>

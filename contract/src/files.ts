@@ -26,6 +26,14 @@ export const files = {
     needs: 'take-out',
     type: 'application/json',
   },
+  /** An owner gets those of their own horses. */
+  reportPdf: {
+    method: 'get',
+    path: '/out/report.pdf',
+    summary: 'The report of a horse (`?horseId=`) as a PDF',
+    needs: 'read-own-reports',
+    type: 'application/pdf',
+  },
   yardIn: {
     method: 'post',
     path: '/in/yard',

@@ -15,6 +15,7 @@ import { openApi } from './http/openapi'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
 import { queryRoutes } from './http/queries'
+import { reportLinkRoutes } from './http/report-links'
 import { Refusal } from '@still-pine/use-cases'
 
 const BODY_LIMIT = '1mb'
@@ -77,6 +78,7 @@ const api = (deps: Dependencies): express.Router => {
   batchRoute(router, deps)
   changesRoute(router, deps)
   fileRoutes(router, deps)
+  reportLinkRoutes(router, deps)
   router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
   return router
 }

@@ -30,6 +30,9 @@ export type CommandName = Exclude<
   | 'ownPassword'
   | 'resetLink'
   | 'resetPassword'
+  | 'reportLinks'
+  | 'putReportLink'
+  | 'readReport'
   | 'batch'
 >
 

@@ -1,4 +1,6 @@
 import { addDays } from '@still-pine/core/answer'
+import { knownStep } from '@still-pine/core/program'
+import { reportFrom, reportOf } from '@still-pine/core/report'
 import { factsFrom, judgedFrom, loadDaysIn } from './line'
 import type { Parts, Standing } from './parts'
 import type { Asking, Read } from './reading'
@@ -46,6 +48,22 @@ export const COMPOSED = {
       })
     }
     return standings
+  },
+
+  report: async (read: Read, { on }: Asking): Promise<Parts['report']> => {
+    const from = reportFrom(on, (await read('block'))?.from ?? null)
+    const program = await read('program')
+    const against = await read('asksAgainst')
+    return reportOf({
+      program,
+      views: await read('views'),
+      facts: await read('facts'),
+      day: on,
+      from,
+      worked: await read('worked'),
+      incidents: (await read('incidents')).filter(({ withdrawn }) => withdrawn === null),
+      against: against.map(({ step, ...one }) => ({ ...one, name: knownStep(program, step)?.name ?? step })),
+    }) as Parts['report']
   },
 
   sessionDay: async (read: Read, { today }: Asking): Promise<Parts['sessionDay']> => {

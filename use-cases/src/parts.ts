@@ -162,6 +162,7 @@ export interface Parts {
   readonly judged: Judged
   readonly arrivals: readonly Arrival[]
   readonly blocks: readonly Block[]
+  readonly report: ReplyOf<'report'>
   readonly owner: ReplyOf<'owner'>['owner']
   readonly spots: readonly Spot[]
   readonly worked: readonly Worked[]

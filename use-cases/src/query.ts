@@ -6,7 +6,7 @@ import type { Asking, Named } from './reading'
 /** Routes that are read, by somebody signed in. */
 export type QueryName = {
   readonly [N in RouteName]: Routes[N]['method'] extends 'get' ? N : never
-}[Exclude<RouteName, 'about'>]
+}[Exclude<RouteName, 'about' | 'reportLinks'>]
 
 type Told<T> = T extends (infer Item)[]
   ? readonly Told<Item>[]

@@ -2,6 +2,7 @@ import { addresses } from '../addresses'
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from '../blocks'
 import { Horse, PutArchived, PutHandOver, PutHorse } from '../horses'
 import { Id } from '../primitives'
+import { NamedReport, PutReportLink, ReadReport, Report, ReportLink } from '../reports'
 import { z } from 'zod'
 import { horse, route } from './making'
 
@@ -88,5 +89,34 @@ export const horsesRoutes = {
     summary: 'What an owner is told of their own horses',
     needs: 'read-own-reports',
     reply: z.object({ horses: z.array(OwnersReport) }),
+  }),
+  report: route({
+    ...addresses.report,
+    summary: 'What an owner is told of a horse today: what was done of late, what holds, what is next',
+    needs: 'read-yard',
+    params: horse,
+    reply: Report,
+  }),
+  reportLinks: route({
+    ...addresses.reportLinks,
+    summary: 'The links by which the report of a horse is read without a sign-in',
+    needs: 'edit-horse',
+    params: horse,
+    reply: z.object({ links: z.array(ReportLink) }),
+  }),
+  putReportLink: route({
+    ...addresses.putReportLink,
+    summary: 'Make a link to the report of a horse that ends on a day, or revoke one',
+    needs: 'edit-horse',
+    params: horse.extend({ linkId: Id }),
+    body: PutReportLink,
+    reply: ReportLink,
+  }),
+  readReport: route({
+    ...addresses.readReport,
+    summary: 'Read the report of a horse by a link and its code',
+    needs: 'open',
+    body: ReadReport,
+    reply: NamedReport,
   }),
 } as const

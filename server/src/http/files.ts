@@ -3,14 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
-import {
-  files,
-  Id,
-  SchoolDocument,
-  YardDocument,
-  type StreamedRoute,
-  type Progress,
-} from '@still-pine/contract'
+import { files, SchoolDocument, YardDocument, type StreamedRoute, type Progress } from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import pLimit, { type LimitFunction } from 'p-limit'
 import { z } from 'zod'
@@ -23,6 +16,7 @@ import { readOf } from '../parts'
 import type { Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
 import { Refusal } from '@still-pine/use-cases'
+import { horseAsked } from './horse-asked'
 import { askerOf, inYardSeen } from './serve'
 
 /** The published shape of a yard's document. */
@@ -31,12 +25,6 @@ export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'inpu
 /** The published shape of a school's document. */
 export const schoolSchema = (): object =>
   z.toJSONSchema(SchoolDocument, { io: 'input', unrepresentable: 'any' })
-
-const horseAsked = ({ query }: Request): string | null => {
-  const asked = z.object({ horseId: Id.optional() }).safeParse(query)
-  if (!asked.success) throw new Refusal('bad-input', 'horseId: this is not an id.')
-  return asked.data.horseId ?? null
-}
 
 /** Files that are read or written at the same moment, each of which holds a connection to the database; others wait. */
 const MOST_AT_ONCE = 4

@@ -1,7 +1,6 @@
 import { DEFAULT_SETTINGS, routes, type Me, type SignInDemo } from '@still-pine/contract'
 import { FEET_FIRST } from '@still-pine/core/program'
 import type { Request, Router } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import { v7 as uuid } from 'uuid'
 import type { z } from 'zod'
 import { hashPassword, passwordFits } from '../auth/passwords'
@@ -23,11 +22,11 @@ import { findResetLink, insertResetLink, takeResetLink } from '../data/reset-lin
 import { inYard } from '../data/pool'
 import { readOf } from '../parts'
 import type { Dependencies } from './dependencies'
+import { fewTries } from './few-tries'
 import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { askerOf, CUT_OFF, serve, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
-const QUARTER_HOUR_MS = 15 * 60_000
 
 const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Promise<Me> =>
   inYard(pool, who, {
@@ -93,18 +92,6 @@ const startSession = async (
 const endSession = (request: Request): Promise<void> =>
   new Promise((resolve, reject) => {
     request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve()))
-  })
-
-/** So many tries that fail in a quarter of an hour from one address, and no more. */
-const fewTries = ({ signInTries }: Dependencies) =>
-  rateLimit({
-    windowMs: QUARTER_HOUR_MS,
-    limit: signInTries,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    skipSuccessfulRequests: true,
-    handler: (_request, _reply, next) =>
-      next(new Refusal('too-many-tries', 'Too many tries. Wait a quarter of an hour and try again.')),
   })
 
 const signInRoutes = (router: Router, deps: Dependencies): void => {

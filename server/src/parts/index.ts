@@ -236,11 +236,12 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   },
   knownProgram: async (_read: Read, { named }: Asking) =>
     (await programById(client, needed(named, 'programId')))?.document ?? null,
-  ownReports: async () => {
+  ownReports: async (read: Read) => {
     const reports = []
     for (const { id, name } of await horsesOfOwner(client, personId)) {
       const [arrival] = await arrivalsOf(client, id)
-      reports.push({ id, name, arrival: arrival ?? null, blocks: await blocksOf(client, id) })
+      const now = await read.at({ horseId: id })('report')
+      reports.push({ id, name, arrival: arrival ?? null, blocks: await blocksOf(client, id), now })
     }
     return reports
   },

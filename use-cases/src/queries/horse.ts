@@ -53,3 +53,5 @@ export const carry = query(
     more,
   }),
 )
+
+export const report = query('report', ['report'], (parts) => parts.report)

@@ -2,7 +2,7 @@ import type { PartName } from '../parts'
 import type { Query, QueryName } from '../query'
 import { checks, incidents } from './care'
 import { evidence, stepAnswers, stepEvidence } from './evidence'
-import { arrivals, blocks, carry, horse, line, owner, spots, worked } from './horse'
+import { arrivals, blocks, carry, horse, line, owner, report, spots, worked } from './horse'
 import { judging, reading } from './reading'
 import { moveOver, program, schools } from './schools'
 import { session, sessionChanges, sessions } from './sessions'
@@ -23,6 +23,7 @@ export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
   arrivals,
   blocks,
   owner,
+  report,
   today,
   week,
   due,

@@ -7,9 +7,11 @@ import { useTheme } from './theme'
 const SignInPage = lazy(() => import('./sign-in-page'))
 const OwnerPage = lazy(() => import('../owner/owner-page'))
 const FirstRunPage = lazy(() => import('./first-run-page'))
+const SharedReportPage = lazy(() => import('../owner/shared-report-page'))
 const NewPasswordPage = lazy(() => import('./new-password-page'))
 
 const NEW_PASSWORD = '/new-password'
+const SHARED_REPORT = '/report'
 
 /** Lets signed-in people through, an owner to their own reports; others sign in here, and an empty server makes its yard first. */
 export const Gatekeeper = ({ children }: { children: ReactNode }) => {
@@ -22,6 +24,12 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
     return (
       <Suspense fallback={<Loading />}>
         <NewPasswordPage />
+      </Suspense>
+    )
+  if (window.location.pathname === SHARED_REPORT)
+    return (
+      <Suspense fallback={<Loading />}>
+        <SharedReportPage />
       </Suspense>
     )
   const problem = problemOf(me.error)

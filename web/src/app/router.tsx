@@ -149,6 +149,11 @@ export const router = createBrowserRouter([
         ...horsePage(() => import('../horse/blocks/snapshot-page')),
       },
       {
+        path: 'horses/:horseId/report',
+        handle: 'Report',
+        ...horsePage(() => import('../horse/report/report-page')),
+      },
+      {
         path: 'horses/:horseId/farrier',
         handle: 'For the farrier',
         ...page(() => import('../horse/farrier/farrier-page')),

@@ -8,6 +8,11 @@ import { SchoolOfHorse } from './school-of-horse'
 
 const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
   [
+    'report',
+    'Report for its owner',
+    'what was done, what holds, what is next; to print, or to give by a link',
+  ],
+  [
     'blocks',
     'Blocks and reports',
     'the stretches of its life with people, its owner, how it stood at the end of each',

@@ -1,7 +1,9 @@
 import type { Me, OwnersReport } from '@still-pine/contract'
+import { files } from '@still-pine/contract/files'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
 import { useQuery } from '../app/client'
 import { ArrivalSheet } from '../shared/arrival-result'
+import { ReportSheet } from '../shared/report-sheet'
 import { SnapshotSheet } from '../shared/snapshot-sheet'
 import { forgetCopies, oweSignOut, paySignOut } from '@still-pine/device'
 import { Button } from '../ui/button'
@@ -18,6 +20,19 @@ const Report = ({ report }: { report: OwnersReport }) => {
       <p className="text-lg">
         {open ? `${BLOCK_WORDS[open.kind]} since ${fullDay(open.from)}.` : 'No block of work is open.'}
       </p>
+      {report.now && (
+        <>
+          <a
+            className="no-print inline-flex min-h-11 items-center self-start underline"
+            href={`/api/v1${files.reportPdf.path}?horseId=${report.id}`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            As a PDF
+          </a>
+          <ReportSheet report={report.now} />
+        </>
+      )}
       {closed.map((block) => (
         <details key={block.id} className="border-t-4 border-ink bg-panel p-4">
           <summary className="min-h-11 font-name text-xl font-bold">
@@ -28,7 +43,7 @@ const Report = ({ report }: { report: OwnersReport }) => {
         </details>
       ))}
       {arrival && <ArrivalSheet arrival={arrival} name={name} />}
-      {!arrival && closed.length === 0 && (
+      {!report.now && !arrival && closed.length === 0 && (
         <p>Nothing to read yet. A report comes when its arrival is checked, and at the end of each block.</p>
       )}
     </section>

@@ -32,6 +32,7 @@ const DOORS = [
     word: 'Life',
     pages: [
       ['/life', 'Who it is'],
+      ['/report', 'Report'],
       ['/blocks', 'Blocks'],
       ['/arrival', 'Arrival'],
       ['/recheck', 'Re-check'],

@@ -1,0 +1,106 @@
+import type { NamedReport, Report } from '@still-pine/contract'
+import { count, type Day } from '@still-pine/core/answer'
+import { asBytes, newSheet, paragraph, type Sheet } from './letters'
+
+const DAY = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+})
+
+const dayWords = (day: Day): string => DAY.format(new Date(`${day}T00:00:00Z`))
+
+/** A sentence of the core with its days as they are read on paper. */
+const withDays = (words: string): string => words.replace(/\b\d{4}-\d{2}-\d{2}\b/g, dayWords)
+
+const VERDICT_WORDS = { go: 'Go', 'check-first': 'Check first', 'not-yet': 'Not yet', stop: 'Stop' } as const
+
+interface Part {
+  readonly title: string
+  readonly lines: readonly string[]
+  /** Said where there are none; without it the part is left out then. */
+  readonly none?: string
+}
+
+const part = (sheet: Sheet, { title, lines, none }: Part): void => {
+  if (lines.length === 0 && none === undefined) return
+  sheet.y += 8
+  paragraph(sheet, title, { size: 14, weight: 700, gap: 2 })
+  if (lines.length === 0) paragraph(sheet, none ?? '', { grey: true })
+  for (const line of lines) paragraph(sheet, line, { indent: 8, gap: 2 })
+}
+
+type Skill = Report['holds'][number]
+
+const skillWords = ({ name, side, state, holds, lastDay }: Skill): string =>
+  [
+    `${name}${side === 'none' ? '' : `, ${side}`}: ${state === 'rusty' ? 'worn by time' : state}`,
+    holds ? `to “${holds}”` : '',
+    lastDay ? `last asked ${dayWords(lastDay)}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+const done = (sheet: Sheet, report: Report): void => {
+  sheet.y += 8
+  paragraph(sheet, 'What was done, the last day first', { size: 14, weight: 700, gap: 2 })
+  if (report.done.length === 0) paragraph(sheet, 'Nothing was asked in these days.', { grey: true })
+  for (const { day, place, steps } of report.done) {
+    paragraph(sheet, `${dayWords(day)}${place ? `, ${place}` : ''}`, { weight: 700, gap: 1 })
+    paragraph(
+      sheet,
+      steps
+        .map(({ name, asked, light }) => `${name} ${count(asked, 'time')}, ${light} light`)
+        .join('; then ')
+        .concat('.'),
+      { indent: 8, gap: 3 },
+    )
+  }
+}
+
+const nextLines = ({ next }: Report): readonly string[] =>
+  next === null
+    ? []
+    : [
+        `The gate “${next.name}”: ${VERDICT_WORDS[next.verdict]}. ${withDays(next.sentence)}`,
+        ...(next.waitsFor.length > 0
+          ? [`Not sooner, for it still waits for: ${next.waitsFor.join('; ')}.`]
+          : []),
+      ]
+
+/** The report of a horse on paper: the same as on the page, in the same words. */
+export const reportPdf = ({ yardName, horseName, report }: NamedReport): Promise<Buffer> => {
+  const sheet = newSheet(`${horseName}, ${dayWords(report.day)}`)
+  paragraph(sheet, horseName, { size: 24, weight: 700, gap: 0 })
+  paragraph(
+    sheet,
+    `${yardName}. ${dayWords(report.from)} to ${dayWords(report.day)}. Worked by ${report.school}.`,
+    { grey: true, gap: 4 },
+  )
+  const parts: readonly Part[] = [
+    {
+      title: 'What is next, and why not sooner',
+      lines: nextLines(report),
+      none: 'All gates are behind it.',
+    },
+    { title: 'What holds', lines: report.holds.map(skillWords), none: 'Nothing holds yet.' },
+    { title: 'Under way', lines: report.underWay.map(skillWords), none: 'Nothing else was begun.' },
+    {
+      title: 'What happened',
+      lines: report.incidents.map(withDays),
+      none: 'No incident is recorded of these days.',
+    },
+    { title: 'Where tight was noted', lines: report.tight },
+    {
+      title: 'Asked though it was not to be',
+      lines: report.against.map(
+        ({ day, name, words, why }) =>
+          `${dayWords(day)}, ${name}: ${words}${why ? ` Said of it: ${why}` : ''}`,
+      ),
+    },
+  ]
+  for (const one of parts) part(sheet, one)
+  done(sheet, report)
+  return asBytes(sheet)
+}
