@@ -72,6 +72,8 @@ test('Undo takes back the last thing, a danger too, and says what; a record of i
   await press(page, 'u')
   await expect(page.getByText('Undone: the kick that was recorded.')).toBeVisible()
   await press(page, 'u')
+  await expect(page.getByText('Undone: how it felt. The answer stays.')).toBeVisible()
+  await press(page, 'u')
   await expect(page.getByText('Undone: at ease, settle in the pen.')).toBeVisible()
   await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
   await page.goto(`${demo.url}/horses/${id}/incidents`)

@@ -4,6 +4,11 @@ import { isTyping } from '../ui/typing'
 import { useQuery } from './client'
 import { pathForHorse } from './tag-rail'
 
+/** Where a page has no room for the button of Help, it asks for it by this. */
+const HELP_WANTED = 'help-wanted'
+
+export const askForHelp = (): void => void window.dispatchEvent(new Event(HELP_WANTED))
+
 const PART_KEYS: Record<string, string> = { b: 'before', p: 'pen', a: 'after', w: 'week', y: 'yard' }
 
 const horseIn = (pathname: string): string | undefined =>
@@ -44,8 +49,13 @@ export const useShellKeys = (inPen: boolean) => {
       else if (key === ']') walk(1)
       else if (key in PART_KEYS && !inPen) toPart(PART_KEYS[key]!)
     }
+    const help = (): void => setHelping(true)
     window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
+    window.addEventListener(HELP_WANTED, help)
+    return () => {
+      window.removeEventListener('keydown', press)
+      window.removeEventListener(HELP_WANTED, help)
+    }
   }, [data, inPen, navigate])
   return {
     finding,

@@ -16,11 +16,18 @@ import { useSecondsSince } from './use-clock'
 import { usePull } from './use-gauge'
 import type { PenView } from './use-pen'
 
+/** The phase an ask is in. */
+const phaseNow = (pace: Pace, seconds: number): string => {
+  const grade = gradeFromPace(pace, seconds)
+  return grade === 4 ? 'no answer' : pace.phases[grade]!
+}
+
+/** The phase that comes next, and when; the arc shows it too. */
 const nextPhase = (pace: Pace, seconds: number): string => {
   const grade = gradeFromPace(pace, seconds)
-  if (grade === 4) return 'no answer'
+  if (grade === 4) return ''
   const next = grade === 3 ? 'no answer' : pace.phases[grade + 1]
-  return `${pace.phases[grade]} · ${next} at ${pace.limits[grade]} s`
+  return ` · ${next} at ${pace.limits[grade]} s`
 }
 
 /** Feels the change of phase in the hand. */
@@ -33,7 +40,14 @@ const usePhaseBuzz = (pace: Pace, seconds: number | null, on: boolean): void => 
   }, [phase, on])
 }
 
-const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
+interface ClockProps {
+  readonly seconds: string
+  readonly words: string
+  /** Left out where the arc has room for a word or two only. */
+  readonly more?: string
+}
+
+const Clock = ({ seconds, words, more = '' }: ClockProps) => (
   <div className="pointer-events-none absolute inset-0 flex flex-col items-center justify-center nowhere:hidden flat:flex-row flat:items-center flat:gap-3">
     <span
       className="font-name text-[min(4rem,26cqh)] leading-none font-extrabold flat:text-5xl"
@@ -43,6 +57,7 @@ const Clock = ({ seconds, words }: { seconds: string; words: string }) => (
     </span>
     <span className="max-w-[80cqh] text-center flat:max-w-none text-[clamp(1.25rem,8cqh,1.5rem)] leading-tight font-bold text-quiet">
       {words}
+      {more && <span className="snug:hidden">{more}</span>}
     </span>
   </div>
 )
@@ -140,8 +155,9 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
                   ? 'the gauge is silent; go on without it'
                   : aids > 0
                     ? `${pace.phases[Math.min(aids, 3)]} given`
-                    : nextPhase(pace, seconds)
+                    : phaseNow(pace, seconds)
             }
+            more={seconds !== null && aids === 0 && pull.state !== 'gone' ? nextPhase(pace, seconds) : ''}
           />
         </>
       ) : (

@@ -13,6 +13,7 @@ import {
   setFault,
   toggleByChance,
   undoLast,
+  undoMark,
 } from './log'
 import { penSlice, started, type Aim, type PenAnswer, type Run } from './pen-slice'
 
@@ -75,6 +76,27 @@ describe('logging in the pen', () => {
     expect(kept).toMatchObject({ grade: 1, byChance: true, calm: 0, fault: 'Turns its rump' })
     expect(store.getState().pen!.answers[0]).toMatchObject({ grade: 1, byChance: true, calm: 0 })
     expect(await answers()).toHaveLength(1)
+  })
+
+  it('undoes the last mark and keeps its answer, once; then there is no mark to undo', async () => {
+    await store.dispatch(saveAnswer(ME, FIRM, true))
+    await store.dispatch(noteCalm(ME, 0))
+    await store.dispatch(setFault(ME, 'Turns its rump'))
+    const { mark } = store.getState().pen!
+    expect(mark?.was).toEqual({ fault: null })
+    await store.dispatch(undoMark(ME, mark!.was))
+    expect(store.getState().pen!.mark).toBeNull()
+    expect(await answers()).toMatchObject([{ fault: null, calm: 0 }])
+  })
+
+  it('takes what was marked already as no mark, and a new answer as the last thing done', async () => {
+    await store.dispatch(saveAnswer(ME, FIRM, true))
+    await store.dispatch(correctGrade(ME, FIRM.grade))
+    expect(store.getState().pen!.mark).toBeNull()
+    await store.dispatch(noteCalm(ME, 1))
+    expect(store.getState().pen!.mark).not.toBeNull()
+    await store.dispatch(saveAnswer(ME, FIRM, true))
+    expect(store.getState().pen!.mark).toBeNull()
   })
 
   it('takes a sent answer back and adds another when it is corrected late', async () => {

@@ -9,12 +9,14 @@ import {
   answered,
   calmClosed,
   dangerTakenBack,
+  marked,
   penOpened,
   replaced,
   sessionWasSaved,
   STANDING_ANYWHERE,
   takenBack,
   type Aim,
+  type Marked,
   type PenAnswer,
   type PenState,
   type Run,
@@ -99,6 +101,7 @@ export const openPen =
       allowed: null,
       incidents: [],
       calmFor: null,
+      mark: null,
     }
     // An ask that ran when the page went is not an answer yet: its person says what became of it.
     // A gate's checks are what it wants now, and afterwards the day's plan is back.
@@ -114,6 +117,7 @@ export const openPen =
             running: null,
             unfinished: kept.running ? kept.aim : (kept.unfinished ?? null),
             calmFor: null,
+            mark: null,
           }
         : fresh
     dispatch(
@@ -221,14 +225,7 @@ export const saveAnswer =
     })
   }
 
-type Change = (
-  last: PenAnswer,
-) => Partial<
-  Pick<
-    PenAnswer,
-    'grade' | 'calm' | 'byChance' | 'uncued' | 'fault' | 'sign' | 'slip' | 'peakNewtons' | 'releaseSeconds'
-  >
->
+type Change = (last: PenAnswer) => Marked & Partial<Pick<PenAnswer, 'peakNewtons' | 'releaseSeconds'>>
 
 /** Changes an answer: in place while it waits here, and otherwise by taking it back and adding another. */
 const mend =
@@ -253,8 +250,39 @@ const mend =
       await keep(personId, pen, toItem(pen, after, before.id))
     })
 
-const mendLast = (personId: string, change: Change): AppThunk<Promise<void>> =>
-  mend(personId, (answers) => answers.at(-1), change)
+/** Marks something at the last answer, and remembers how it stood before. */
+const mendLast =
+  (personId: string, change: (last: PenAnswer) => Marked): AppThunk<Promise<void>> =>
+  (dispatch) =>
+    dispatch(
+      mend(
+        personId,
+        (answers) => answers.at(-1),
+        (last) => {
+          const patch = change(last)
+          const keys = Object.keys(patch) as (keyof Marked)[]
+          if (keys.some((key) => patch[key] !== last[key])) {
+            const was = Object.fromEntries(keys.map((key) => [key, last[key]])) as Marked
+            dispatch(marked({ at: isoNow(), was }))
+          }
+          return patch
+        },
+      ),
+    )
+
+/** Takes the last mark back; its answer stays. */
+export const undoMark =
+  (personId: string, was: Marked): AppThunk<Promise<void>> =>
+  (dispatch) => {
+    dispatch(marked(null))
+    return dispatch(
+      mend(
+        personId,
+        (answers) => answers.at(-1),
+        () => was,
+      ),
+    )
+  }
 
 /** What a rope gauge said of an answer; known a moment after it. */
 export const notePull = (

@@ -9,6 +9,7 @@ import type { Next } from './advice-bar'
 import { PlacePicker } from '../shared/place-picker'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
+import { askForHelp } from '../app/use-shell-keys'
 
 interface Props {
   readonly view: PenView
@@ -80,6 +81,9 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
           )}
           <Button className="min-h-16" hint="M" onClick={recall}>
             Tap in from memory
+          </Button>
+          <Button className="min-h-16" hint="?" onClick={askForHelp}>
+            Help
           </Button>
         </div>
         {last && (

@@ -38,7 +38,7 @@ const BurstLine = ({ view }: { view: PenView }) => {
   const sync = useAppSelector((state) => state.sync)
   const ran = Math.max(0, (now - view.pen.burstStartedAt) / 1000)
   return (
-    <p className="truncate text-lg text-quiet">
+    <p className="truncate text-lg text-quiet phone:pointer-events-none phone:-mt-8 low:pointer-events-none low:-mt-8">
       {burstWords(view)} · {minutes(ran)}
       <span className="phone:hidden"> of 2:00</span>
       <span className="phone:hidden"> · {syncWords(sync, now)}</span>
@@ -49,9 +49,9 @@ const BurstLine = ({ view }: { view: PenView }) => {
   )
 }
 
-/** A link is expensive to draw, and no press changes this one. */
+/** A link is expensive to draw, and no press changes this one. In gloves the line under it belongs to it. */
 const HorseLink = memo(({ horseId, name }: { horseId: string; name: string }) => (
-  <Link to={`/horses/${horseId}`} title={name}>
+  <Link className="block truncate phone:min-h-16 low:min-h-16" to={`/horses/${horseId}`} title={name}>
     {name}
   </Link>
 ))

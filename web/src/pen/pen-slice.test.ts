@@ -39,6 +39,7 @@ const PEN: PenState = {
   answers: [],
   danger: false,
   calmFor: null,
+  mark: null,
 }
 
 const ANSWER: PenAnswer = {

@@ -60,6 +60,11 @@ export interface Run {
   readonly said: Circumstances
 }
 
+/** What a person marks at an answer once it is given. */
+export type Marked = Partial<
+  Pick<PenAnswer, 'grade' | 'calm' | 'byChance' | 'uncued' | 'fault' | 'sign' | 'slip'>
+>
+
 export interface PenState extends Run {
   /** Who has the horse. */
   readonly personId: string
@@ -90,6 +95,8 @@ export interface PenState extends Run {
     readonly at: string
     readonly incident: IncidentTold
   }[]
+  /** What was marked last at the last answer, and how that stood before: Undo takes a mark back before the answer. */
+  readonly mark: { readonly at: string; readonly was: Marked } | null
   /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
   readonly calmFor: { readonly id: string; readonly until: number } | null
 }
@@ -160,6 +167,7 @@ export const penSlice = createSlice({
     sessionWasSaved: of<void>(() => ({ sessionSaved: true })),
     answered: of(({ answers }, { answer, calmUntil }: { answer: PenAnswer; calmUntil: number | null }) => ({
       running: null,
+      mark: null,
       answers: [...answers, answer],
       calmFor: calmUntil === null ? null : { id: answer.id, until: calmUntil },
     })),
@@ -168,9 +176,11 @@ export const penSlice = createSlice({
     })),
     takenBack: of(({ answers }, id: string) => ({
       answers: answers.filter((answer) => answer.id !== id),
+      mark: null,
       calmFor: null,
     })),
     calmClosed: of<void>(() => ({ calmFor: null })),
+    marked: of((_pen, mark: PenState['mark']) => ({ mark })),
   },
 })
 
@@ -196,4 +206,5 @@ export const {
   replaced,
   takenBack,
   calmClosed,
+  marked,
 } = penSlice.actions

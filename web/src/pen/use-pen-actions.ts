@@ -23,6 +23,7 @@ import {
   toggleUncued,
   undoDanger,
   undoLast,
+  undoMark,
 } from './log'
 import {
   aimed,
@@ -34,6 +35,7 @@ import {
   unfinishedTold,
   worsened,
   type Aim,
+  type Marked,
   type Running,
   type Stand,
 } from './pen-slice'
@@ -52,6 +54,20 @@ const NEXT_WORST: Record<Worst, Worst> = {
 }
 
 const otherSide = (side: Side): Side => (side === 'left' ? 'right' : side === 'right' ? 'left' : 'none')
+
+const MARK_WORDS: Readonly<Record<keyof Marked, string>> = {
+  grade: 'the correction of the grade',
+  calm: 'how it felt',
+  byChance: 'by chance',
+  uncued: 'did it unasked',
+  fault: 'what went wrong',
+  sign: 'the danger sign',
+  slip: 'the slip',
+}
+
+/** "what went wrong": what a mark was about. */
+const markWords = (was: Marked): string =>
+  (Object.keys(was) as (keyof Marked)[]).map((key) => MARK_WORDS[key]).join(', ')
 
 let toldOfNoVibration = false
 
@@ -259,9 +275,13 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
         }
         const last = pen.answers.at(-1)
         const danger = pen.incidents.at(-1)
-        if (danger && (!last || danger.at > last.at)) {
+        const done = pen.mark?.at ?? last?.at ?? ''
+        if (danger && danger.at > done) {
           void dispatch(undoDanger(personId, danger.id))
           toast(`Undone: the ${INCIDENT_WORDS[danger.incident.kind].toLowerCase()} that was recorded.`)
+        } else if (last && pen.mark) {
+          void dispatch(undoMark(personId, pen.mark.was))
+          toast(`Undone: ${markWords(pen.mark.was)}. The answer stays.`)
         } else if (last) {
           void dispatch(undoLast(personId))
           const asked = stepOf(program, last.step)

@@ -17,7 +17,7 @@ export const Field = ({ label, hint, error, children }: Props) => {
   const id = useId()
   const note = error ?? hint
   return (
-    <div className="flex flex-col gap-1">
+    <div className="flex max-w-full min-w-0 flex-col gap-1">
       <Label.Root htmlFor={id} className="font-bold">
         {label}
       </Label.Root>

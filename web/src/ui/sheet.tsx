@@ -21,7 +21,7 @@ export const Sheet = ({ open, title, onClose, children }: Props) => (
         <div className="mb-4 flex items-center justify-between gap-4">
           <Dialog.Title className="text-2xl">{title}</Dialog.Title>
           <Dialog.Close asChild>
-            <Button>Close</Button>
+            <Button className="phone:min-h-16 phone:min-w-16 low:min-h-16">Close</Button>
           </Dialog.Close>
         </div>
         {children}

@@ -70,7 +70,7 @@ export const ReportLinks = ({ horseId, today }: { horseId: string; today: string
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label="The link ends on"
+          label="It ends on"
           type="date"
           min={today}
           value={until}
