@@ -12,7 +12,7 @@ const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone
 /** The first page of an empty server: makes the yard and its first person. */
 const FirstRunPage = () => {
   const [firstRun, { error, isLoading }] = useCommand('firstRun')
-  const { register, handleSubmit, formState } = useForm<FirstRun>({
+  const { register, handleSubmit, watch, formState } = useForm<FirstRun>({
     resolver: zodResolver(FirstRun),
     defaultValues: { timeZone: ownZone() },
   })
@@ -33,15 +33,6 @@ const FirstRunPage = () => {
         <Field label="Name of the yard" error={errors.yardName?.message}>
           {(props) => (
             <input className={INPUT} autoComplete="organization" {...props} {...register('yardName')} />
-          )}
-        </Field>
-        <Field label="Time zone" hint="A day begins and ends by this clock." error={errors.timeZone?.message}>
-          {(props) => (
-            <select className={INPUT} {...props} {...register('timeZone')}>
-              {[...new Set([ownZone(), ...zones()])].map((zone) => (
-                <option key={zone}>{zone}</option>
-              ))}
-            </select>
           )}
         </Field>
         <Field label="Your name" error={errors.personName?.message}>
@@ -67,6 +58,24 @@ const FirstRunPage = () => {
             />
           )}
         </Field>
+        <details>
+          <summary className="min-h-11 py-2">
+            The clock is {watch('timeZone')}. <span className="underline">Another one</span>
+          </summary>
+          <Field
+            label="Time zone"
+            hint="A day begins and ends by this clock."
+            error={errors.timeZone?.message}
+          >
+            {(props) => (
+              <select className={INPUT} {...props} {...register('timeZone')}>
+                {[...new Set([ownZone(), ...zones()])].map((zone) => (
+                  <option key={zone}>{zone}</option>
+                ))}
+              </select>
+            )}
+          </Field>
+        </details>
         <Button look="act" type="submit" className="min-h-14 text-xl" disabled={isLoading}>
           Make the yard
         </Button>

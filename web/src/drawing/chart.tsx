@@ -59,7 +59,13 @@ export const Chart = ({ sentence, label, option, height = 260 }: Props) => {
   return (
     <figure className="min-w-0">
       <figcaption className="text-lg">{sentence}</figcaption>
-      <div ref={box} role="img" aria-label={`${label}. ${sentence}`} style={{ height }} className="w-full" />
+      <div
+        ref={box}
+        role="img"
+        aria-label={`${label}. ${sentence}`}
+        style={{ height }}
+        className="w-full overflow-hidden"
+      />
     </figure>
   )
 }

@@ -1,26 +1,39 @@
 import { Link } from 'react-router'
 
+const OTHERS = [
+  [
+    '/yard/in',
+    'Bring a file',
+    'A log of answers from elsewhere, or a whole yard. You see what will come first.',
+  ],
+  ['/practice', 'Try the practice pen', 'Its horse is made up and answers like one. Nothing is kept.'],
+  [
+    '/yard/schools',
+    'Look at the schools',
+    'Four ways of working, side by side; a horse is worked by one of them.',
+  ],
+] as const
+
 /** A yard with no horse: what to do first. */
 export const EmptyYard = () => (
-  <main className="mx-auto flex max-w-lg flex-col items-start gap-4 px-4 py-12">
+  <main className="mx-auto flex w-full max-w-xl flex-col items-start gap-5 px-4 py-10">
     <h1 className="text-3xl">No horses yet</h1>
     <p className="text-lg">Add the first one. You need its name; all else can wait.</p>
     <Link
       to="/horses/new"
-      className="inline-flex min-h-14 items-center rounded-md bg-act px-5 font-name text-xl font-bold text-on-act"
+      className="inline-flex min-h-16 items-center rounded-md bg-act px-6 font-name text-xl font-bold text-on-act"
     >
       Add a horse
     </Link>
-    <p className="text-lg">
-      Or{' '}
-      <Link className="inline-flex min-h-11 items-center underline" to="/yard/in">
-        import a file
-      </Link>{' '}
-      of answers or a whole yard, or{' '}
-      <Link className="inline-flex min-h-11 items-center underline" to="/practice">
-        try the practice pen
-      </Link>
-      : its horse is made up, and nothing is kept.
-    </p>
+    <ul className="w-full">
+      {OTHERS.map(([to, name, what]) => (
+        <li key={to} className="border-t border-line">
+          <Link className="block min-h-16 py-2 text-lg" to={to}>
+            <b className="font-name underline">{name}</b>
+            <span className="block text-quiet">{what}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   </main>
 )
