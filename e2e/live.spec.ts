@@ -10,6 +10,7 @@ test('a page shows what other devices send, as it is saved', async ({ page, brow
   const phone = await (await browser.newContext(PHONE)).newPage()
   await enterDemo(phone, demo)
   await phone.goto(`${demo.url}/before/${id}`)
+  await phone.getByText('Minutes, place, hands, weather').click()
   await phone.getByLabel('Minutes').selectOption('10')
   await expect(page.getByLabel('Minutes')).toHaveValue('10')
   await addHorse(phone, demo, { name: 'Plover' })

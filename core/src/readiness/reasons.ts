@@ -29,7 +29,7 @@ export const sideKnownFrom = (side: Side, view: TrackView, on: Day): string =>
   side === 'none' ? knownFrom(view, on) : `${side}: ${knownFrom(view, on)}`
 
 /**
- * The rule that a track waits for whose chance alone would do: "the last first ask of a day was not light and easy".
+ * The rule that a track waits for whose chance alone would do: "the last first ask of a day failed".
  * `null` where the state and the chance do not seem to say different things.
  */
 export const waitsFor = ({ state, misses }: Pick<TrackView, 'state' | 'misses'>): string | null =>

@@ -84,7 +84,7 @@ const coldMiss = ({ coldPasses }: Tally): Miss => ({
     coldPasses.length === 0
       ? 'no first ask of a day at the required rung yet'
       : coldPasses.at(-1) === false
-        ? 'the last first ask of a day was not light and easy'
+        ? 'the last first ask of a day failed'
         : `${count(coldPasses.filter(Boolean).length, 'first ask')} of the last ${coldPasses.length} passed, needs 2`,
 })
 

@@ -41,7 +41,7 @@ describe('reasons in words and numbers', () => {
   it('lists what is missing by rule, and nothing when it is Solid', () => {
     const tightFirst = everyOtherDay(4, [{ ...light(2) }, ...times(5, () => light())])
     expect(missingInWords(judged(tightFirst, day(8)))).toMatch(
-      /^Missing: .*the last first ask of a day was not light and easy/,
+      /^Missing: .*the last first ask of a day failed/,
     )
     expect(
       missingInWords(
@@ -60,7 +60,7 @@ describe('reasons in words and numbers', () => {
     const tightFirst = judged(everyOtherDay(6, [{ ...light(2, 0) }, ...times(5, () => light(0, 0))]), day(12))
     expect(tightFirst.state).toBe('coming')
     expect(chanceInWords(tightFirst)).toMatch(
-      /^9\d %, but the last first ask of a day was not light and easy$/,
+      /^9\d %, but the last first ask of a day failed$/,
     )
     expect(chanceInWords(judged([answer({ grade: 3 })], day(1)))).toMatch(/^\d+ %$/)
     expect(

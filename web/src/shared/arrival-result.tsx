@@ -20,7 +20,7 @@ export const ArrivalSheet = ({ arrival, name }: { arrival: Arrival; name: string
       </div>
       <p className="text-lg font-bold">{result.end}</p>
       <section>
-        <h3 className="text-xl">Shown, light and easy</h3>
+        <h3 className="text-xl">Shown, light and relaxed</h3>
         {shown.length === 0 && <p>Nothing yet: it begins at the beginning.</p>}
         <ul>
           {shown.map(({ step, name: words, rungName }) => (

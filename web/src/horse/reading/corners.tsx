@@ -22,7 +22,7 @@ export const Corners = ({ horseId, placed }: Props) => (
       return (
         <div key={temper} className={`border-l-4 pl-3 ${temper === 'soft' ? 'border-solid' : 'border-act'}`}>
           <dt className="text-lg">
-            <b className="font-name">{upperFirst(temper)}</b>, {count(own.length, 'track')}
+            <b className="font-name">{upperFirst(temper)}</b>, {count(own.length, 'skill')}
           </dt>
           <dd>
             {own.slice(0, MOST_NAMED).map(({ step, side, name }, i) => (
