@@ -59,9 +59,7 @@ describe('reasons in words and numbers', () => {
   it('puts no state beside a chance that seems to say otherwise without the rule it waits for', () => {
     const tightFirst = judged(everyOtherDay(6, [{ ...light(2, 0) }, ...times(5, () => light(0, 0))]), day(12))
     expect(tightFirst.state).toBe('coming')
-    expect(chanceInWords(tightFirst)).toMatch(
-      /^9\d %, but the last first ask of a day failed$/,
-    )
+    expect(chanceInWords(tightFirst)).toMatch(/^9\d %, but the last first ask of a day failed$/)
     expect(chanceInWords(judged([answer({ grade: 3 })], day(1)))).toMatch(/^\d+ %$/)
     expect(
       chanceInWords(
