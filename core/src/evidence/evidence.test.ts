@@ -14,7 +14,7 @@ import {
 } from './differences'
 import { wilson } from './interval'
 import { predictingOn, replayPredicting } from './predictions'
-import { reliabilityInWords, reliabilityOf, talliesOf } from './reliability'
+import { reliabilityInWords, reliabilityOf, scoresInWords, talliesOf } from './reliability'
 import { normalBelow, ownInWords } from './own-numbers'
 import { firstAndLast, medianOf, seenIn } from './tallies'
 
@@ -150,8 +150,12 @@ describe('reliability', () => {
       talliesOf(times(100, (i) => ({ chance: i % 2 ? 0.9 : 0.1, light: i % 2 === 1 }))),
     )
     expect(reliabilityInWords(many)).toBe(
-      'Of 100 first asks 50 % were light. Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250). Over the tenths it is off by 10 points on average.',
+      'Of 100 first asks 50 % were light. Where we said about 9 in 10, 100 of 100 came; where about 1 in 10, 0 of 100.',
     )
+    expect(scoresInWords(many)).toBe(
+      'Saying the chance is 96 % nearer than always saying 50 % (Brier score 0.010 against 0.250). Over the tenths it is off by 10 points on average.',
+    )
+    expect(scoresInWords(alike)).toBe('')
   })
 })
 

@@ -110,19 +110,51 @@ const offBy = ({ meanError }: Reliability): string => {
     : `Over the tenths it is off by ${count(points, 'point')} on average.`
 }
 
-/** What a reliability says now, in a sentence or two. */
+/** A tenth with fewer predictions is not put into words. */
+const ENOUGH_IN_TENTH = 20
+
+/** Chances that people put into words: rather sure, and as likely as not. */
+const TOLD_NEAR = [0.8, 0.5] as const
+
+/** The tenths that are told in words, each once. */
+const toldTenths = ({ tenths }: Reliability): readonly Tenth[] =>
+  TOLD_NEAR.reduce<readonly Tenth[]>((told, near) => {
+    const [nearest] = tenths
+      .filter((tenth) => tenth.predictions >= ENOUGH_IN_TENTH && !told.includes(tenth))
+      .sort((a, b) => Math.abs(a.said - near) - Math.abs(b.said - near))
+    return nearest ? [...told, nearest] : told
+  }, [])
+
+/** "Where we said about 8 in 10, 83 of 100 came; where about 5 in 10, 59 of 100." */
+const tenthsInWords = (of: Reliability): string => {
+  const [first, ...others] = toldTenths(of).map(({ said, came }) => ({
+    said: `about ${Math.round(10 * said)} in 10`,
+    came: `${Math.round(100 * came)} of 100`,
+  }))
+  if (!first) return ''
+  const more = others.map(({ said, came }) => `; where ${said}, ${came}`).join('')
+  return ` Where we said ${first.said}, ${first.came} came${more}.`
+}
+
+/** What a reliability says now, in words: how many came, and of those that were said so and so likely. */
 export const reliabilityInWords = (of: Reliability, predicted: PredictedOf = 'light'): string => {
   if (of.predictions === 0) return 'No first ask has been predicted yet.'
   const few =
     of.predictions < ENOUGH_PREDICTIONS
       ? ` Only ${of.predictions} so far: under ${ENOUGH_PREDICTIONS} they say little.`
       : ''
-  const said = `Of ${of.predictions} first asks ${percent(of.baseRate)} were ${predicted}.`
+  const came = `Of ${of.predictions} first asks ${percent(of.baseRate)} were ${predicted}.`
   if (of.better === null)
-    return `${said} All came out alike, so nothing can be told of the predictions.${few}`
+    return `${came} All came out alike, so nothing can be told of the predictions.${few}`
+  return `${came}${tenthsInWords(of)}${few}`
+}
+
+/** The same as scores, for who knows them; nothing where there is nothing to compare. */
+export const scoresInWords = (of: Reliability): string => {
+  if (of.better === null) return ''
   const how =
     of.better > 0
       ? `Saying the chance is ${percent(of.better)} nearer than always saying ${percent(of.baseRate)}`
       : `Saying the chance is no nearer than always saying ${percent(of.baseRate)}`
-  return `${said} ${how} (Brier score ${of.brier.toFixed(3)} against ${of.brierOfBaseRate.toFixed(3)}). ${offBy(of)}${few}`
+  return `${how} (Brier score ${of.brier.toFixed(3)} against ${of.brierOfBaseRate.toFixed(3)}). ${offBy(of)}`
 }

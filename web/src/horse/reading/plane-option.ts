@@ -4,6 +4,7 @@ import type { EChartsCoreOption } from 'echarts/core'
 import { chanceAxis, inked, told } from '../../drawing/chart-look'
 import { colour } from '../../drawing/colour'
 import { sideAfter } from '../../shared/words'
+import type { Shown } from './plane-range'
 
 /** Tracks of which enough is known to say where they stand. */
 export type Placed = Line['tracks'][number] & { readonly name: string }
@@ -18,18 +19,31 @@ const corner = (
   { to, position }: { to: readonly [number, number]; position: string },
 ) => [{ name, coord: from, label: { position } }, { coord: to }]
 
-/** Answer against calm: how light up the page, how loose to the right, each track a mark. */
-export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
+/** A corner of the plane, as far as it is shown. */
+const seen = (
+  area: ReturnType<typeof corner>,
+  { light, calm }: Shown,
+): readonly ReturnType<typeof corner>[] => {
+  const [from, to] = area as [{ coord: readonly [number, number] }, { coord: readonly [number, number] }]
+  if (to.coord[0] <= calm || to.coord[1] <= light) return []
+  const coord = [Math.max(calm, from.coord[0]), Math.max(light, from.coord[1])] as const
+  return [[{ ...area[0], coord }, area[1]] as ReturnType<typeof corner>]
+}
+
+/** Answer against calm: how light up the page, how loose to the right, each track a mark; as much of it as is shown. */
+export const planeOption = (placed: readonly Placed[], shown: Shown): EChartsCoreOption => {
   const ink = colour('ink')
-  const halves = { interval: 0.5, splitLine: { lineStyle: { color: ink, type: 'dotted' } } }
+  const halves = { splitLine: { lineStyle: { color: ink, type: 'dotted' } } }
+  const axis = (min: number) => ({ ...halves, min, interval: min === 0 ? 0.5 : 0.1 })
   return {
     grid: { left: 68, right: 24, top: 16, bottom: 52 },
-    xAxis: chanceAxis({ ...halves, name: 'chance that it is not tight', nameGap: 30 }),
-    yAxis: chanceAxis({ ...halves, name: 'chance of a light answer', nameGap: 48 }),
+    xAxis: chanceAxis({ ...axis(shown.calm), name: 'chance that it is not tight', nameGap: 30 }),
+    yAxis: chanceAxis({ ...axis(shown.light), name: 'chance of a light answer', nameGap: 48 }),
     tooltip: told('item', { formatter: ({ data }: { data: { told: string } }) => data.told }),
     series: [
       {
         type: 'scatter',
+        clip: true,
         symbolSize: 15,
         itemStyle: { color: colour('way'), borderColor: ink, borderWidth: 1.5, opacity: 0.85 },
         data: placed.map(({ side, view, name }) => ({
@@ -47,7 +61,7 @@ export const planeOption = (placed: readonly Placed[]): EChartsCoreOption => {
             corner('soft', [0.5, 0.5], { to: [1, 1], position: 'insideTop' }),
             corner('worried', [0, 0], { to: [0.5, 0.5], position: 'insideBottomLeft' }),
             corner('learning, or dull', [0.5, 0], { to: [1, 0.5], position: 'insideBottomRight' }),
-          ],
+          ].flatMap((area) => seen(area, shown)),
         },
       },
     ],

@@ -12,7 +12,7 @@ import {
 import { modelFor } from '@still-pine/core/judgement'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { ago } from '@still-pine/core/readiness'
-import { useCallback, useMemo, type ReactNode } from 'react'
+import { useCallback, useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
 import { Differences } from '../../circumstances/differences'
@@ -20,6 +20,7 @@ import { Chart } from '../../drawing/chart'
 import { evidenceReader } from '../../threads/evidence'
 import type { HorseReading } from '../../threads/evidence.worker'
 import { useRead } from '../../threads/use-read'
+import { Button } from '../../ui/button'
 import { Fold } from '../../ui/fold'
 import { Loading } from '../../shared/loading'
 import { sideAfter, STATE_WORDS } from '../../shared/words'
@@ -29,6 +30,7 @@ import { viewsIn } from '../../shared/views-in'
 import { Corners } from './corners'
 import { planeInWords, sidesInWords } from '../../shared/sentences'
 import { planeOption, type Placed } from './plane-option'
+import { outside, whereMostLie, WHOLE_PLANE } from './plane-range'
 
 const MOST_SHOWN = 6
 
@@ -158,12 +160,26 @@ const placedIn = (line: Line, program: Program): readonly Placed[] =>
 
 const Plane = ({ line, program }: { line: Line; program: Program }) => {
   const placed = useMemo(() => placedIn(line, program), [line, program])
-  const option = useCallback(() => planeOption(placed), [placed])
+  const most = useMemo(() => whereMostLie(placed.map(({ view }) => view)), [placed])
+  const [isWhole, setWhole] = useState(false)
+  const shown = isWhole ? WHOLE_PLANE : most
+  const option = useCallback(() => planeOption(placed, shown), [placed, shown])
+  const left = outside(
+    placed.map(({ view }) => view),
+    most,
+  )
   const sentence = planeInWords(placed.map(({ view }) => view.temper!))
   if (placed.length === 0) return <p className="text-lg">{sentence}</p>
   return (
     <div className="grid gap-6 desk:grid-cols-[minmax(0,26rem)_1fr]">
-      <Chart label="Each track by answer and calm" sentence={sentence} option={option} height={360} />
+      <div>
+        <Chart label="Each track by answer and calm" sentence={sentence} option={option} height={360} />
+        {left > 0 && (
+          <Button look="quiet" className="no-print px-0!" onClick={() => setWhole(!isWhole)}>
+            {isWhole ? 'Show where most lie' : `${count(left, 'mark')} outside: show the whole`}
+          </Button>
+        )}
+      </div>
       <Corners horseId={line.horse.id} placed={placed} />
     </div>
   )

@@ -9,6 +9,7 @@ import {
   ENOUGH_PREDICTIONS,
   ownInWords,
   reliabilityInWords,
+  scoresInWords,
   reliabilityOf,
   type CircumstanceGroup,
   type PredictedOf,
@@ -159,8 +160,11 @@ const Predictions = ({ all }: { all: readonly Group[] }) => {
         </p>
       </div>
       <details>
-        <summary className="min-h-11 text-lg font-bold">Details: by stage, school and handler</summary>
+        <summary className="min-h-11 text-lg font-bold">
+          Details: scores, by stage, school and handler
+        </summary>
         <div className="flex flex-col gap-4">
+          <p>{scoresInWords(told)}</p>
           {PARTING_NAMES.map((parting) => (
             <PartTable key={parting} groups={groups} parting={parting} />
           ))}
