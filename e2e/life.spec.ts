@@ -107,6 +107,18 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await helper.goto(`${demo.url}/yard/people`)
   await expect(helper.getByText('Odd Myr').first()).toBeVisible()
   await expect(helper.getByRole('button', { name: 'Add a person' })).toHaveCount(0)
+  // What would end in a refusal is not offered.
+  await helper.goto(`${demo.url}/yard`)
+  await expect(helper.getByRole('link', { name: /^Lapwing/ }).first()).toBeVisible()
+  await expect(helper.getByRole('link', { name: 'Add a horse' })).toHaveCount(0)
+  await helper
+    .getByRole('link', { name: /^Lapwing/ })
+    .last()
+    .click()
+  await expect(helper.getByRole('heading', { level: 1, name: 'Lapwing' })).toBeVisible()
+  await expect(helper.getByRole('link', { name: 'Edit' })).toHaveCount(0)
+  await helper.goto(`${demo.url}/horses/new`)
+  await expect(helper.getByText('This is for a starter of the yard.')).toBeVisible()
   await other.close()
 
   await page.goto(`${demo.url}/yard/places`)

@@ -5,6 +5,7 @@ import { ShutList } from '../shared/shut-list'
 import { useHorse } from '../shared/use-horse'
 import { fullDay } from '../shared/words'
 import { SchoolOfHorse } from './school-of-horse'
+import { useMay } from '../shared/use-may'
 
 const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
   [
@@ -25,8 +26,16 @@ const PAGES: readonly (readonly [path: string, name: string, what: string])[] = 
 /** Who a horse is, and what becomes of it. */
 const LifePage = () => {
   const { horseId, line, program, error, retry } = useHorse()
+  const mayEdit = useMay('edit-horse')
   if (!line || !program) return <Loading error={error} retry={retry} />
   const { horse } = line
+  const who = (
+    <span className="block text-quiet">
+      {[horse.sex, horse.marks, horse.origin, `here since ${fullDay(horse.arrived)}`]
+        .filter(Boolean)
+        .join(', ')}
+    </span>
+  )
   const leaving = program.gates.find(({ ticked }) => ticked)
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
@@ -35,14 +44,17 @@ const LifePage = () => {
       <div className="grid gap-8 desk:grid-cols-2">
         <ul>
           <li className="border-t border-line">
-            <Link className="block min-h-16 py-2 text-lg" to={`/horses/${horseId}/edit`}>
-              <b className="font-name underline">Who it is</b>
-              <span className="block text-quiet">
-                {[horse.sex, horse.marks, horse.origin, `here since ${fullDay(horse.arrived)}`]
-                  .filter(Boolean)
-                  .join(', ')}
-              </span>
-            </Link>
+            {mayEdit ? (
+              <Link className="block min-h-16 py-2 text-lg" to={`/horses/${horseId}/edit`}>
+                <b className="font-name underline">Who it is</b>
+                {who}
+              </Link>
+            ) : (
+              <div className="min-h-16 py-2 text-lg">
+                <b className="font-name">Who it is</b>
+                {who}
+              </div>
+            )}
           </li>
           {PAGES.map(([path, name, what]) => (
             <li key={path} className="border-t border-line">

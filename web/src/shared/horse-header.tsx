@@ -2,6 +2,7 @@ import type { Horse } from '@still-pine/contract'
 import { ageBounds } from '@still-pine/core/facts'
 import { Link, NavLink, useLocation } from 'react-router'
 import { ageWords } from './words'
+import { useMay } from './use-may'
 
 /** The four doors of a horse, and the pages behind each; the first is where the door leads. */
 const DOORS = [
@@ -83,16 +84,19 @@ const ageOf = (horse: Horse, today: string): string => {
 export const HorseHeader = ({ horse, today, note }: Props) => {
   const { pathname } = useLocation()
   const open = doorOf(horse.id, pathname)
+  const mayEdit = useMay('edit-horse')
   return (
     <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <div className="flex min-w-0 flex-wrap items-baseline gap-x-4 desk:flex-1 desk:flex-nowrap">
         <h1 className="text-3xl font-extrabold">{horse.name}</h1>
-        <Link
-          to={`/horses/${horse.id}/edit`}
-          className="no-print inline-flex min-h-11 items-center underline"
-        >
-          Edit
-        </Link>
+        {mayEdit && (
+          <Link
+            to={`/horses/${horse.id}/edit`}
+            className="no-print inline-flex min-h-11 items-center underline"
+          >
+            Edit
+          </Link>
+        )}
         <p className="min-w-0 text-quiet desk:flex-1 desk:truncate">
           {[
             horse.sex,

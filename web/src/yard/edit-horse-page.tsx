@@ -9,6 +9,8 @@ import { Field, INPUT } from '../ui/field'
 import { Loading } from '../shared/loading'
 import { fullDay } from '../shared/words'
 import { HorseFields } from './horse-form'
+import { NotYours } from '../shared/not-yours'
+import { useMay } from '../shared/use-may'
 
 export const GONE_WORDS: Record<(typeof GONE)[number], string> = {
   sold: 'sold',
@@ -72,8 +74,10 @@ const EditHorsePage = () => {
   const { line, error, retry } = useHorse()
   const navigate = useNavigate()
   const [putHorse, { error: failed, isLoading }] = useCommand('putHorse')
+  const mayEdit = useMay('edit-horse')
   if (!line) return <Loading error={error} retry={retry} />
   const { horse, day } = line
+  if (!mayEdit) return <NotYours />
   return (
     <main className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-4 py-4">
       <h1 className="text-3xl">

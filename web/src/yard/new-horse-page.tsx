@@ -1,9 +1,11 @@
+import { mayDo } from '@still-pine/contract/rights'
 import { FEET_FIRST } from '@still-pine/core/program'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useQuery, useCommand } from '../app/client'
 import { Loading } from '../shared/loading'
+import { NotYours } from '../shared/not-yours'
 import { blankHorse, HorseFields } from './horse-form'
 import { SchoolPicker } from '../shared/school-picker'
 
@@ -38,6 +40,7 @@ const Form = ({ today }: { today: string }) => {
 
 const NewHorsePage = () => {
   const { data: me } = useQuery('me')
+  if (me && !mayDo(me.person.role, 'edit-horse')) return <NotYours />
   return (
     <main className="mx-auto flex w-full max-w-2xl flex-col gap-5 px-4 py-4">
       <h1 className="text-3xl">Add a horse</h1>

@@ -2,11 +2,14 @@ import { toast } from '../../ui/toast'
 import { useQuery, useCommand, wordsFor } from '../../app/client'
 import { Button } from '../../ui/button'
 import { clock, dayOf, longDay } from '../../shared/words'
+import { useMay } from '../../shared/use-may'
 
 /** The browsers people signed in on; a lost phone is cut off here. */
 export const Devices = () => {
   const { data } = useQuery('devices')
   const [put] = useCommand('putCutOff')
+  // Whoever holds a lost phone's fellow may cut it off; a starter lets it back.
+  const mayLetBack = useMay('edit-people')
   const cut = async (personId: string, deviceId: string, cutOff: boolean): Promise<void> => {
     const done = await put({ personId, deviceId, body: { cutOff } })
     if (done.error) toast.error(wordsFor(done.error))
@@ -32,7 +35,7 @@ export const Devices = () => {
               {isThis ? 'this one' : `last here ${longDay(dayOf(seenAt))} ${clock(seenAt)}`}
               {cutOffAt && <b className="text-stop"> · cut off</b>}
             </span>
-            {!isThis && (
+            {!isThis && (cutOffAt === null || mayLetBack) && (
               <Button onClick={() => void cut(personId, id, cutOffAt === null)}>
                 {cutOffAt === null ? 'Cut it off' : 'Let it back'}
               </Button>
