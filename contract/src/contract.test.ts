@@ -206,11 +206,18 @@ describe('the routes', () => {
     expect(Object.keys((params as unknown as { shape: object }).shape).sort()).toEqual(named.sort())
   })
 
-  it('write only with a right, but for signing in and out', () => {
+  it('write only with a right, but for signing in and out and what a link opens', () => {
     const open = all
       .filter(([, { method, needs }]) => method !== 'get' && needs === 'open')
       .map(([name]) => name)
-    expect(open.sort()).toEqual(['firstRun', 'signIn', 'signInDemo', 'signOut'])
+    expect(open.sort()).toEqual([
+      'firstRun',
+      'readReport',
+      'resetPassword',
+      'signIn',
+      'signInDemo',
+      'signOut',
+    ])
   })
 
   it('fill their parameters in without letting one break out', () => {
