@@ -106,7 +106,7 @@ test.describe('on a phone', () => {
       [2_300, 't'],
     ])
     await page.goto(`${demo.url}/horses/${id.Burdock}`)
-    await expect(page.locator('[data-step=lead-up]')).toBeVisible()
+    await expect(page.getByRole('list', { name: 'The nine stages' })).toBeVisible()
     const here = await page.evaluate(
       async (horse) =>
         new Promise<unknown>((resolve) => {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ReactNode } from 'react'
+import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
 import { Loading } from '../shared/loading'
 import { tellTimeOf } from '../shared/words'
 import { problemOf, useQuery } from './client'
@@ -10,8 +10,11 @@ const FirstRunPage = lazy(() => import('./first-run-page'))
 const SharedReportPage = lazy(() => import('../owner/shared-report-page'))
 const NewPasswordPage = lazy(() => import('./new-password-page'))
 
-const NEW_PASSWORD = '/new-password'
-const SHARED_REPORT = '/report'
+/** Pages for whoever comes by a link: signed in as nobody, or as somebody else. */
+const BY_LINK: Readonly<Record<string, ComponentType>> = {
+  '/new-password': NewPasswordPage,
+  '/report': SharedReportPage,
+}
 
 /** Lets signed-in people through, an owner to their own reports; others sign in here, and an empty server makes its yard first. */
 export const Gatekeeper = ({ children }: { children: ReactNode }) => {
@@ -19,42 +22,19 @@ export const Gatekeeper = ({ children }: { children: ReactNode }) => {
   const me = useQuery('me')
   useTheme(me.data?.person.settings.theme)
   if (me.data) tellTimeOf(me.data.yard.timeZone)
-  // Who comes by such a link is signed in as nobody, or as somebody else.
-  if (window.location.pathname === NEW_PASSWORD)
-    return (
-      <Suspense fallback={<Loading />}>
-        <NewPasswordPage />
-      </Suspense>
-    )
-  if (window.location.pathname === SHARED_REPORT)
-    return (
-      <Suspense fallback={<Loading />}>
-        <SharedReportPage />
-      </Suspense>
-    )
   const problem = problemOf(me.error)
   const isCutOff = problem?.type === 'cut-off'
-  const isSignedOut = isCutOff || problem?.type === 'signed-out'
-  if (about.data?.needsFirstRun)
+  const ByLink = BY_LINK[window.location.pathname]
+  const page = (): ReactNode => {
+    if (ByLink) return <ByLink />
+    if (about.data?.needsFirstRun) return <FirstRunPage />
+    if ((isCutOff || problem?.type === 'signed-out') && about.data)
+      return <SignInPage demo={about.data.demo} why={isCutOff ? problem.title : null} />
+    if (me.data?.person.role === 'owner') return <OwnerPage me={me.data} />
+    if (me.data) return children
     return (
-      <Suspense fallback={<Loading />}>
-        <FirstRunPage />
-      </Suspense>
+      <Loading error={me.error ?? about.error} retry={() => void me.refetch().then(() => about.refetch())} />
     )
-  if (isSignedOut && about.data)
-    return (
-      <Suspense fallback={<Loading />}>
-        <SignInPage demo={about.data.demo} why={isCutOff ? problem.title : null} />
-      </Suspense>
-    )
-  if (me.data?.person.role === 'owner')
-    return (
-      <Suspense fallback={<Loading />}>
-        <OwnerPage me={me.data} />
-      </Suspense>
-    )
-  if (me.data) return children
-  return (
-    <Loading error={me.error ?? about.error} retry={() => void me.refetch().then(() => about.refetch())} />
-  )
+  }
+  return <Suspense fallback={<Loading />}>{page()}</Suspense>
 }
