@@ -392,7 +392,7 @@ test('leaving keeps what waits for its person, or wipes it; a lost phone is cut 
   const other = await browser.newContext()
   const desk = await other.newPage()
   await enterDemo(desk, demo)
-  await desk.goto(`${demo.url}/yard/waiting`)
+  await desk.goto(`${demo.url}/yard/people`)
   const mine = await lying<{ key: string; value: string }>(page, 'facts')
   const device = mine.find(({ key }) => key === 'device')!.value
   const { devices } = (await (await desk.request.get(`${demo.url}/api/v1/devices`)).json()) as {
