@@ -80,7 +80,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['device/src/send.ts'],
+    files: ['device/src/send.ts', 'device/src/taken.ts'],
     rules: { 'no-restricted-globals': 'off' },
   },
   {

@@ -28,7 +28,11 @@ interface Options {
   readonly tls?: { readonly cert: string; readonly key: string }
 }
 
-const serve = (cluster: Cluster, { demo, now, web, tls }: Options, port: number) =>
+const serve = (
+  { cluster, folder }: { cluster: Cluster; folder: string },
+  { demo, now, web, tls }: Options,
+  port: number,
+) =>
   new Promise<{ child: ChildProcess; port: number }>((resolve, reject) => {
     const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: ROOT,
@@ -37,6 +41,7 @@ const serve = (cluster: Cluster, { demo, now, web, tls }: Options, port: number)
         DATABASE_URL: cluster.url,
         STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
         STILL_PINE_WEB: web ?? join(ROOT, 'web/dist'),
+        STILL_PINE_FILES: join(dirname(folder), 'files'),
         COOKIE_SECRET: 'test',
         LOG_LEVEL: 'fatal',
         PORT: String(port),
@@ -70,7 +75,7 @@ const loadDemo = async (url: string): Promise<void> => {
 export const makeDemo = async (): Promise<() => Promise<void>> => {
   const folder = newFolder()
   const cluster = await startCluster(folder, { throwaway: true })
-  const { child, port } = await serve(cluster, { demo: true }, 0)
+  const { child, port } = await serve({ cluster, folder }, { demo: true }, 0)
   await loadDemo(`http://127.0.0.1:${port}`)
   const gone = new Promise((resolve) => child.once('exit', resolve))
   child.kill('SIGTERM')
@@ -85,7 +90,7 @@ export const startProduct = async (options: Options): Promise<Product> => {
   const made = options.demo && options.now === undefined ? process.env[MADE] : undefined
   if (made !== undefined) execFileSync('cp', ['-a', made, folder])
   const cluster = await startCluster(folder, { throwaway: true })
-  let running = await serve(cluster, options, 0)
+  let running = await serve({ cluster, folder }, options, 0)
   const { port } = running
   const url = `${options.tls ? 'https' : 'http'}://127.0.0.1:${port}`
   if (options.demo && made === undefined) await loadDemo(url)
@@ -99,7 +104,7 @@ export const startProduct = async (options: Options): Promise<Product> => {
     kill,
     database: { stop: () => cluster.stop(), start: () => cluster.restart() },
     start: async (now) => {
-      running = await serve(cluster, now === undefined ? options : { ...options, now }, port)
+      running = await serve({ cluster, folder }, now === undefined ? options : { ...options, now }, port)
     },
     stop: async () => {
       await kill()

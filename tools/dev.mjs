@@ -1,7 +1,7 @@
 // `npm run dev`: the demo yard with a server that restarts, and pages that reload, as their code changes.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { dataFolder, ROOT } from './folders.mjs'
+import { dataFolder, filesFolder, ROOT } from './folders.mjs'
 import { ensurePackages } from './install.mjs'
 import { runMain, say } from './say.mjs'
 
@@ -18,6 +18,7 @@ const startServer = (databaseUrl) =>
         ...process.env,
         DATABASE_URL: databaseUrl,
         STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
+        STILL_PINE_FILES: filesFolder('dev'),
         STILL_PINE_DEMO: '1',
         PORT: String(SERVER_PORT),
       },

@@ -18,3 +18,7 @@ export const dataFolder = (name) =>
     : isRoot
       ? `/var/lib/still-pine-${placeName}-${name}`
       : join(ROOT, '.still-pine', name)
+
+/** The folder of a yard's pictures, clips and spoken notes: where it is set, or beside its database. */
+export const filesFolder = (name) =>
+  process.env.STILL_PINE_FILES ? resolve(process.env.STILL_PINE_FILES) : `${dataFolder(name)}-files`

@@ -1,8 +1,9 @@
 // `npm run restore -- FILE`: a backup back into the database, whole or not at all.
-import { existsSync, readdirSync } from 'node:fs'
+import { existsSync, readdirSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { FILES, filesUnder, roomFor, unpack } from './backup-file.mjs'
 import { fileAndFlags } from './file-and-flags.mjs'
-import { ROOT } from './folders.mjs'
+import { filesFolder, ROOT } from './folders.mjs'
 import { ensurePackages } from './install.mjs'
 import { CannotGoOn, runMain, say } from './say.mjs'
 
@@ -36,16 +37,30 @@ await runMain(async () => {
     readdirSync(join(ROOT, 'server/migrations')).map((name) => name.replace(/\.sql$/, '')),
   )
 
-  await withDatabase(flags.demo ? 'demo' : 'yard', { mayMake: true }, async (url) => {
+  const name = flags.demo ? 'demo' : 'yard'
+  const kept = filesFolder(name)
+  const unpacked = `${kept}.restoring`
+  /** Files of the backup beside those that are here: their ids differ, or they are the same file. */
+  const putFiles = (files) => {
+    for (const path of files) renameSync(join(unpacked, FILES, path), roomFor(join(kept, path)))
+  }
+  /** Once the database is back, what it does not speak of goes. */
+  const dropOtherFiles = (files) => {
+    const ours = new Set(files)
+    for (const path of filesUnder(kept)) if (!ours.has(path)) rmSync(join(kept, path))
+  }
+
+  await withDatabase(name, { mayMake: true }, async (url) => {
     const database = new URL(url).pathname.slice(1)
     const maintenance = at(url, 'postgres')
     const restoring = at(url, RESTORING)
+    const { dump, files } = await unpack(file, unpacked)
     ask(maintenance, `drop database if exists ${RESTORING}`)
     ask(maintenance, `create database ${RESTORING}`)
     try {
       ask(maintenance, ROLES)
       try {
-        client('pg_restore', ['--exit-on-error', '--dbname', restoring, file])
+        client('pg_restore', ['--exit-on-error', '--dbname', restoring, dump])
       } catch (error) {
         throw new CannotGoOn(`${file} is not a whole backup; nothing was changed.\n${error.message}`)
       }
@@ -66,11 +81,14 @@ await runMain(async () => {
       } catch {
         throw new CannotGoOn('Still Pine runs on this database: stop it first. Nothing was changed.')
       }
+      if (files) putFiles(files)
       ask(maintenance, `alter database ${RESTORING} rename to "${database}"`)
       ask(maintenance, `drop database ${BEFORE}`)
+      if (files) dropOtherFiles(files)
       say(`“${theirs}” is back, as it was when ${file} was made.`)
     } finally {
       ask(maintenance, `drop database if exists ${RESTORING}`)
+      rmSync(unpacked, { recursive: true, force: true })
     }
   })
 })

@@ -1,9 +1,9 @@
 // `npm run demo` and `npm start`: one command from a clean clone to a running Still Pine.
 import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { dataFolder, ROOT } from './folders.mjs'
+import { dataFolder, filesFolder, ROOT } from './folders.mjs'
 import { ensurePackages } from './install.mjs'
 import { CannotGoOn, runMain, say } from './say.mjs'
 
@@ -57,6 +57,7 @@ await runMain(async () => {
     if (!own)
       throw new CannotGoOn('--fresh takes away the demo’s own database only; DATABASE_URL points elsewhere.')
     await removeCluster(dataFolder(name))
+    rmSync(filesFolder(name), { recursive: true, force: true })
   }
   await buildAll()
   const cluster = own ? await startCluster(dataFolder(name)) : null
@@ -64,6 +65,7 @@ await runMain(async () => {
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
     STILL_PINE_WEB: join(ROOT, 'web/dist'),
+    STILL_PINE_FILES: filesFolder(name),
     COOKIE_SECRET: cookieSecret(name),
     PORT: String(portFor(name)),
     ...(demo ? { STILL_PINE_DEMO: '1' } : {}),

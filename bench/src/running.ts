@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net'
 import type pg from 'pg'
 import { pino } from 'pino'
 import { makeApp } from '../../server/src/app'
+import { AttachmentFiles } from '../../server/src/disk/attachment-files'
 import { makingDays } from '../../server/src/records/make-days'
 import { workOnThreads } from '../../server/src/threads'
 
@@ -22,6 +23,7 @@ export const runApp = async (pool: pg.Pool, now: Date) => {
     ...workings,
     // No page watches a bench.
     changes: { watch: () => () => undefined, end: async () => undefined },
+    attachments: new AttachmentFiles(resolve('.still-pine', 'bench-files')),
     version: 'bench',
     demo: false,
     cookieSecret: 'bench',

@@ -88,6 +88,7 @@ export const addresses = {
   checks: get('/horses/{horseId}/checks'),
   putCheck: put('/horses/{horseId}/checks/{checkId}'),
   incidents: get('/horses/{horseId}/incidents'),
+  attachments: get('/horses/{horseId}/attachments'),
   putOverrule: put('/horses/{horseId}/overrules/{overruleId}'),
 } as const
 

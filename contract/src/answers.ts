@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
 import { Arrangement } from './arrangement'
+import { PutAttachment } from './attachments'
 import { CONFIRMATIONS, PutIncident } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
 import {
@@ -92,6 +93,8 @@ export const BatchItem = z.discriminatedUnion('do', [
     arrangement: Arrangement,
     at: Instant,
   }),
+  /** A picture, clip or spoken note of a horse; the newest word on it stands, its file follows by itself. */
+  z.object({ do: z.literal('attach'), id: Id, horseId: Id, attachment: PutAttachment }),
   /** What was confirmed at the pen on a day; the newest word stands. */
   z.object({
     do: z.literal('confirm'),

@@ -2,6 +2,7 @@ import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { SavedAnswer } from './answers'
 import { Arrangement } from './arrangement'
+import { Attachment } from './attachments'
 import { Check, CONFIRMATIONS, Incident } from './care'
 import { Horse } from './horses'
 import { Overrule } from './judgement'
@@ -24,6 +25,7 @@ export const Carry = z.object({
   day: Day,
   checks: z.array(Check),
   incidents: z.array(Incident),
+  attachments: z.array(Attachment).default([]),
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),

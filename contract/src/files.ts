@@ -3,7 +3,7 @@ import type { Action } from './rights'
 
 /** A route whose reply or body is streamed; what it needs is in the same table of rights. */
 export interface StreamedRoute {
-  readonly method: 'get' | 'post'
+  readonly method: 'get' | 'post' | 'put'
   readonly path: string
   readonly summary: string
   readonly needs: Action
@@ -22,9 +22,16 @@ export const files = {
   yardOut: {
     method: 'get',
     path: '/out/yard.json',
-    summary: 'The whole yard as one JSON document',
+    summary: 'The whole yard as one JSON document, without its pictures, clips and spoken notes',
     needs: 'take-out',
     type: 'application/json',
+  },
+  yardZipOut: {
+    method: 'get',
+    path: '/out/yard.zip',
+    summary: 'The whole yard as a ZIP: its JSON document, and every picture, clip and spoken note',
+    needs: 'take-out',
+    type: 'application/zip',
   },
   /** An owner gets those of their own horses. */
   reportPdf: {
@@ -37,7 +44,7 @@ export const files = {
   yardIn: {
     method: 'post',
     path: '/in/yard',
-    summary: 'Bring a whole yard into an empty one: all of it or nothing',
+    summary: 'Bring a whole yard, as JSON or ZIP, into an empty one: all of it or nothing',
     needs: 'bring-in',
     type: 'application/octet-stream',
   },
@@ -47,6 +54,35 @@ export const files = {
     summary: 'Bring in a log of answers, one JSON object a line: all of it or nothing',
     needs: 'bring-in',
     type: 'application/x-ndjson',
+  },
+  attachmentPiece: {
+    method: 'put',
+    path: '/attachments/{attachmentId}/pieces/{from}',
+    summary:
+      'The bytes of an attachment from one on; replies how far it has come, where the next piece begins',
+    needs: 'log-answers',
+    type: 'application/octet-stream',
+  },
+  attachmentThumbnailIn: {
+    method: 'put',
+    path: '/attachments/{attachmentId}/thumbnail',
+    summary: 'A small JPEG that stands for a picture or clip in lists',
+    needs: 'log-answers',
+    type: 'image/jpeg',
+  },
+  attachmentThumbnail: {
+    method: 'get',
+    path: '/attachments/{attachmentId}/thumbnail',
+    summary: 'The small JPEG of a picture or clip',
+    needs: 'read-yard',
+    type: 'image/jpeg',
+  },
+  attachmentFile: {
+    method: 'get',
+    path: '/attachments/{attachmentId}/file',
+    summary: 'A picture, clip or spoken note, whole or by ranges',
+    needs: 'read-yard',
+    type: 'application/octet-stream',
   },
 } as const satisfies Readonly<Record<string, StreamedRoute>>
 

@@ -1,5 +1,7 @@
 export * from './answer-details'
 export * from './arrangement'
+export * from './attachment-kinds'
+export * from './attachments'
 export * from './answers'
 export * from './blocks'
 export * from './care'

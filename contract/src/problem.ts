@@ -15,6 +15,8 @@ export const PROBLEM_TYPES = [
   'stale',
   'already-there',
   'too-many-tries',
+  'not-kept',
+  'no-room',
   'database-away',
   'unexpected',
 ] as const

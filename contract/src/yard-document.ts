@@ -4,6 +4,7 @@ import { ANSWER_DETAILS } from './answer-details'
 import { ArrivalResult, Snapshot } from './blocks'
 import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
+import { MEDIA_TYPES, PutAttachment } from './attachments'
 import { Archived, HorseForm } from './horses'
 import { TimeZone } from './people'
 import { PlaceForm } from './places'
@@ -30,7 +31,7 @@ import { ROLES } from './rights'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 5
+export const YARD_FORMAT_VERSION = 6
 
 /** Who took a record back, when and why. */
 const WithdrawnRecord = z
@@ -147,6 +148,14 @@ export const YARD_PARTS = {
     at: Instant,
     takenBack: z.boolean().default(false),
   }),
+  /** Their files stand beside the document, in the ZIP it comes in, each under its id. */
+  attachments: PutAttachment.safeExtend({
+    id: Id,
+    horse: Id,
+    person: Id,
+    /** What its file is by its own content; null where it has not come. */
+    type: z.enum(MEDIA_TYPES).nullable().default(null),
+  }),
   arrivals: z.object({ id: Id, horse: Id, person: Id, on: Day, result: ArrivalResult }),
   blocks: z.object({
     id: Id,
@@ -189,6 +198,7 @@ export const YardDocument = YardHead.extend({
   corrections: z.array(YARD_PARTS.corrections).default([]),
   confirmations: z.array(YARD_PARTS.confirmations),
   overrules: z.array(YARD_PARTS.overrules),
+  attachments: z.array(YARD_PARTS.attachments).default([]),
   arrivals: z.array(YARD_PARTS.arrivals),
   blocks: z.array(YARD_PARTS.blocks),
 })

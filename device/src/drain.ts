@@ -1,8 +1,12 @@
 import { countWaiting, entriesOf, freeLeftBehind, type Counts } from './outbox'
 import { sendReady } from './send'
+import { countTaken, sendFilePiece } from './taken'
 import { alone, BACKGROUND_TAG } from './turns'
 
 export interface SyncState extends Counts {
+  /** Pictures, clips and spoken notes that are not all with the server yet. */
+  readonly files: number
+
   readonly reach: 'ok' | 'away' | 'signed-out'
 }
 
@@ -40,7 +44,11 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watch
   let heldSince: number | null = null
   let reach: SyncState['reach'] = 'ok'
 
-  const tell = async (): Promise<void> => onState({ ...(await countWaiting(personId)), reach })
+  const tell = async (): Promise<void> => {
+    const counts = await countWaiting(personId)
+    const { files, refused } = await countTaken(personId)
+    onState({ ...counts, needYou: counts.needYou + refused, files, reach })
+  }
 
   const holdsOff = (): boolean => {
     heldSince = isAsking() ? (heldSince ?? performance.now()) : null
@@ -50,11 +58,16 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watch
   const turn = async (): Promise<void> => {
     const sent = await alone(() => sendReady(personId))
     if (stopped) return
+    // Answers go first; files follow, a piece at a time.
+    const piece = sent?.outcome === 'idle' ? await alone(() => sendFilePiece(personId)) : null
+    if (stopped) return
     if (sent?.outcome === 'sent') onSent(sent.horseIds)
     const trouble = sent?.outcome === 'away' || sent?.outcome === 'signed-out'
-    pause = trouble ? Math.min(SLOWEST_MS, pause * 2) : sent?.outcome === 'sent' ? 0 : EVERY_MS
-    if (trouble && !asked) void sendWhenGone()
-    asked = trouble
+    const isStuck = trouble || piece === 'away'
+    const isMore = sent?.outcome === 'sent' || piece === 'sent'
+    pause = isStuck ? Math.min(SLOWEST_MS, Math.max(pause, EVERY_MS) * 2) : isMore ? 0 : EVERY_MS
+    if (isStuck && !asked) void sendWhenGone()
+    asked = isStuck
     if (trouble) {
       const fresh = (await entriesOf(personId)).filter(({ order }) => order > newest)
       newest = fresh.at(-1)?.order ?? newest

@@ -29,8 +29,19 @@ export {
 } from './remedies'
 export { forgetOldReplies, saveReply, savedReply } from './replies'
 export { canSave, makeRoom } from './room'
+export {
+  countTaken,
+  dropTaken,
+  fileHere,
+  forgetOldTaken,
+  NoRoom,
+  saveTaken,
+  sendTakenAgain,
+  takenHere,
+  type TakenState,
+} from './taken'
 export { saveSchoolDraft, savedSchoolDraft, type SavedSchoolDraft } from './school-drafts'
 export { paySignOut } from './send'
-export { device, type Draft, type Waiting } from './store'
+export { device, type Draft, type Taken, type Waiting } from './store'
 export { handOver, waitingFile } from './waiting-file'
 export { deviceTold, forgetCopies, nameOf, oweSignOut, personHere, wipe } from './who'

@@ -38,6 +38,22 @@ const items: Record<BatchItem['do'], BatchItem> = {
     },
     at: AT,
   },
+  attach: {
+    do: 'attach',
+    id: uuid(),
+    horseId: HORSE,
+    attachment: {
+      to: 'session',
+      recordId: SESSION,
+      kind: 'picture',
+      bytes: 12,
+      sha256: '0'.repeat(64),
+      at: AT,
+      words: '',
+      inReport: false,
+      takenBack: false,
+    },
+  },
   circumstances: {
     do: 'circumstances',
     id: uuid(),

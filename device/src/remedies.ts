@@ -38,6 +38,8 @@ export const saidAt = (item: BatchItem): string => {
       return `${item.incident.on}T12:00:00Z`
     case 'confirm':
       return `${item.day}T12:00:00Z`
+    case 'attach':
+      return item.attachment.at
     default:
       return item.at
   }
@@ -55,6 +57,8 @@ export const shifted = (item: BatchItem, ms: number): BatchItem => {
       return { ...item, answer: { ...item.answer, at: later(item.answer.at, ms) } }
     case 'incident':
       return { ...item, incident: { ...item.incident, on: laterDay(item.incident.on, ms) } }
+    case 'attach':
+      return { ...item, attachment: { ...item.attachment, at: later(item.attachment.at, ms) } }
     case 'confirm':
       return { ...item, day: laterDay(item.day, ms) }
     default:
@@ -72,6 +76,7 @@ export const ofHorse = (item: BatchItem, horseId: string): BatchItem => {
     case 'incident':
     case 'confirm':
     case 'arrange':
+    case 'attach':
       return { ...item, horseId }
     default:
       return item

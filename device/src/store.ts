@@ -24,6 +24,23 @@ export interface Draft {
   readonly state: unknown
 }
 
+/** The file of an attachment that this device took, until the server has it; its small picture stays a while. */
+export interface Taken {
+  /** The attachment's own id. */
+  readonly id: string
+  readonly personId: string
+  readonly horseId: string
+  readonly keptAt: number
+  readonly thumbnail: Blob | null
+  /** Nothing once the server has it. */
+  readonly file: Blob | null
+  /** How many bytes of it the server has, as far as is known here. */
+  readonly sent: number
+  readonly isThumbnailSent: boolean
+  /** Why the server refused it; it then waits for a person. */
+  readonly refused?: string
+}
+
 /** What the server said to a question, for when it cannot be asked. */
 export interface SavedReply {
   readonly personId: string
@@ -36,9 +53,10 @@ export interface SavedReply {
 /** All that this device knows of a horse. */
 export interface Carried extends Omit<
   Carry,
-  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged'
+  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments'
 > {
   readonly arranged?: Carry['arranged']
+  readonly attachments?: Carry['attachments']
   readonly block?: Carry['block']
   readonly known?: Carry['known']
   readonly rides?: number
@@ -127,6 +145,7 @@ export class Device extends Dexie {
   replies!: Table<SavedReply, [string, string]>
   carried!: Table<Carried, [string, string]>
   facts!: EntityTable<Fact, 'key'>
+  taken!: EntityTable<Taken, 'id'>
 
   constructor(name = 'still-pine') {
     super(name)
@@ -149,6 +168,7 @@ export class Device extends Dexie {
         }
       })
     this.version(3).stores({ pens: null })
+    this.version(4).stores({ taken: 'id, personId' })
     this.use({ stack: 'dbcore', name: 'done at once', create: doneAtOnce })
   }
 }

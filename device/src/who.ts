@@ -84,6 +84,7 @@ export const wipe = async (personId: string): Promise<void> => {
   await forgetCopies(personId)
   await device.drafts.where('personId').equals(personId).delete()
   await device.waiting.where('personId').equals(personId).delete()
+  await device.taken.where('personId').equals(personId).delete()
   await device.facts.delete(`name:${personId}`)
   await device.facts.where('key').startsWith(schoolDraftsOf(personId)).delete()
   await device.facts.where('key').startsWith(noteDraftsOf(personId)).delete()

@@ -6,6 +6,7 @@ import helmet from 'helmet'
 import { sameOrigin } from './auth/origin'
 import { signInSessions } from './auth/session'
 import type { Dependencies } from './http/dependencies'
+import { attachmentRoutes } from './http/attachments'
 import { batchRoute } from './http/batch'
 import { changesRoute } from './http/changes'
 import { commandRoutes } from './http/commands'
@@ -54,7 +55,8 @@ const security = ({ secure }: Dependencies): RequestHandler =>
         scriptSrc: ["'self'"],
         // Radix positions its layers with inline styles.
         styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:'],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        mediaSrc: ["'self'", 'blob:'],
         connectSrc: ["'self'"],
         upgradeInsecureRequests: secure ? [] : null,
       },
@@ -78,6 +80,7 @@ const api = (deps: Dependencies): express.Router => {
   batchRoute(router, deps)
   changesRoute(router, deps)
   fileRoutes(router, deps)
+  attachmentRoutes(router, deps)
   reportLinkRoutes(router, deps)
   router.use((_request, _reply, next) => next(new Refusal('not-found', 'There is nothing at this address.')))
   return router

@@ -2,11 +2,13 @@ import { createHash, createHmac } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { createServer as createHttps } from 'node:https'
 import { createServer } from 'node:http'
+import { resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
 import { listenForChanges } from './data/changes'
 import { appUrl, makePool, migrate } from './data/pool'
+import { AttachmentFiles } from './disk/attachment-files'
 import { startJobs } from './jobs'
 import { makingDays } from './records/make-days'
 import { workOnThreads } from './threads'
@@ -51,12 +53,14 @@ const workings = makingDays({
     .digest('hex')
     .slice(0, 16),
 })
-const jobs = await startJobs(databaseUrl, workings)
+const attachments = new AttachmentFiles(resolve(needed('STILL_PINE_FILES')))
+const jobs = await startJobs(databaseUrl, { ...workings, attachments })
 
 const app = makeApp({
   ...workings,
   changes,
   demo,
+  attachments,
   version: env.npm_package_version ?? '0.1.0',
   cookieSecret: env.COOKIE_SECRET ?? createHmac('sha256', ownerUrl).update('cookie').digest('hex'),
   secure: tls !== null || env.BEHIND_HTTPS_PROXY === '1',

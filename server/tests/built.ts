@@ -1,4 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 
@@ -45,6 +47,7 @@ export const startServer = (folder: string, databaseUrl: string, port = 0): Prom
         ...process.env,
         DATABASE_URL: databaseUrl,
         STILL_PINE_MIGRATIONS: join(ROOT, 'server/migrations'),
+        STILL_PINE_FILES: mkdtempSync(join(tmpdir(), 'still-pine-files-')),
         COOKIE_SECRET: 'test',
         LOG_LEVEL: 'silent',
         PORT: String(port),

@@ -1,25 +1,38 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Line } from '@still-pine/contract'
 import { addHorse, answerItem, sendBatch, sessionItem, TestClock } from './making'
+import { attachItem, png, sha256 } from './media'
 import { FIRST_RUN, freshDatabase, startYard } from './running'
 
 const ROOT = resolve(import.meta.dirname, '../..')
 const folder = mkdtempSync(join(tmpdir(), 'still-pine-commands-'))
 afterAll(() => rmSync(folder, { recursive: true }))
 
-const command = (name: string, args: readonly string[], databaseUrl?: string) => {
+const ourFiles = join(folder, 'files')
+
+const command = (name: string, args: readonly string[], databaseUrl?: string, files = ourFiles) => {
   const { status, stdout, stderr } = spawnSync(process.execPath, [`tools/${name}.mjs`, ...args], {
     cwd: ROOT,
     encoding: 'utf8',
-    env: { ...process.env, INIT_CWD: folder, ...(databaseUrl ? { DATABASE_URL: databaseUrl } : {}) },
+    env: {
+      ...process.env,
+      INIT_CWD: folder,
+      STILL_PINE_FILES: files,
+      ...(databaseUrl ? { DATABASE_URL: databaseUrl } : {}),
+    },
   })
   return { status, stdout, stderr }
 }
+
+const filesUnder = (of: string): string[] =>
+  readdirSync(of, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map(({ name }) => name)
 
 const asOwner = async <T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> => {
   const client = new pg.Client(url)
@@ -60,15 +73,20 @@ describe('a yard’s own database', () => {
   const clock = new TestClock('2026-05-14T12:00:00Z')
   let yard: Awaited<ReturnType<typeof startYard>>
   let horseId: string
+  let pictureId: string
 
   beforeAll(async () => {
-    yard = await startYard({ now: clock.now })
+    yard = await startYard({ now: clock.now, filesFolder: ourFiles })
     horseId = await addHorse(yard.starter)
     const session = sessionItem(horseId, '2026-05-10T08:00:00Z')
     const answers = ['01', '02', '03'].map((minute) =>
       answerItem(horseId, session.session.id, { at: `2026-05-10T08:${minute}:00Z` }),
     )
-    await sendBatch(yard.starter, [session, ...answers], clock.iso)
+    const bytes = png(40)
+    const picture = attachItem(horseId, { bytes, recordId: session.session.id })
+    await sendBatch(yard.starter, [session, ...answers, picture], clock.iso)
+    pictureId = picture.id
+    await yard.starter.bytes('PUT', `/attachments/${pictureId}/pieces/0`, { body: bytes })
     await yard.stop()
   })
 
@@ -86,15 +104,18 @@ describe('a yard’s own database', () => {
     expect(command('rebuild', [], yard.ownerUrl).status).toBe(0)
   })
 
-  it('is backed up and restored elsewhere, to the same Line', async () => {
+  it('is backed up and restored elsewhere, to the same Line and the same pictures', async () => {
     expect(command('backup', ['yard.dump'], yard.ownerUrl).status).toBe(0)
     const elsewhere = await freshDatabase()
-    const restored = command('restore', ['yard.dump'], elsewhere)
+    const theirFiles = join(folder, 'elsewhere')
+    const restored = command('restore', ['yard.dump'], elsewhere, theirFiles)
     expect([restored.status, restored.stderr]).toEqual([0, ''])
-    const again = await startYard({ now: clock.now, ownerUrl: elsewhere })
+    const again = await startYard({ now: clock.now, ownerUrl: elsewhere, filesFolder: theirFiles })
     await again.starter.post('/sign-in', { email: FIRST_RUN.email, password: FIRST_RUN.password })
     const line = (await again.starter.get<Line>(`/horses/${horseId}/line`)).body
     expect(line.tracks.find(({ step }) => step === 'settle-in-pen')!.view.answers).toBe(3)
+    const picture = await again.starter.bytes('GET', `/attachments/${pictureId}/file`)
+    expect(sha256(picture.raw)).toBe(sha256(png(40)))
     await again.stop()
   })
 
@@ -114,7 +135,11 @@ describe('a yard’s own database', () => {
       /This backup is of “Alder Bank”, and here is “Elsewhere”; nothing was changed/,
     )
     expect(await names()).toEqual([{ name: 'Elsewhere' }])
-    expect(command('restore', ['yard.dump', '--over'], other.ownerUrl).status).toBe(0)
+    const theirs = join(folder, 'others')
+    mkdirSync(join(theirs, 'yard'), { recursive: true })
+    writeFileSync(join(theirs, 'yard/picture'), 'of the yard that goes')
+    expect(command('restore', ['yard.dump', '--over'], other.ownerUrl, theirs).status).toBe(0)
+    expect(filesUnder(theirs)).toEqual([pictureId])
     expect(await names()).toEqual([{ name: 'Alder Bank' }])
   })
 
@@ -124,5 +149,16 @@ describe('a yard’s own database', () => {
     expect(status).toBe(1)
     expect(stderr).toMatch(/not a whole backup; nothing was changed/)
     expect(command('rebuild', [], yard.ownerUrl).stdout).toMatch(/1 tracks of 1 horses/)
+  })
+
+  it('is left as it was by a backup of which one bit of a picture flipped', async () => {
+    const backup = readFileSync(join(folder, 'yard.dump'))
+    const at = backup.indexOf(png(40))
+    backup[at + 50] = backup[at + 50]! ^ 1
+    writeFileSync(join(folder, 'flipped.dump'), backup)
+    const { status, stderr } = command('restore', ['flipped.dump', '--over'], yard.ownerUrl)
+    expect(status).toBe(1)
+    expect(stderr).toMatch(new RegExp(`nothing was changed\\.\\nfiles/.*${pictureId} is damaged`))
+    expect(filesUnder(ourFiles)).toEqual([pictureId])
   })
 })

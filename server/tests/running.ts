@@ -1,3 +1,6 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -6,6 +9,7 @@ import pg from 'pg'
 import { pino } from 'pino'
 import { inject } from 'vitest'
 import { makeApp } from '../src/app'
+import { AttachmentFiles } from '../src/disk/attachment-files'
 import { listenForChanges } from '../src/data/changes'
 import { appUrl, makePool, type Pool } from '../src/data/pool'
 import type { Workings } from '../src/records/in-yard'
@@ -71,6 +75,27 @@ export class Visitor {
     return { status: response.status, text: await response.text() }
   }
 
+  /** Bytes as they come, or sent as they are; a JSON reply is read. */
+  async bytes<T = Record<string, unknown>>(
+    method: 'GET' | 'PUT' | 'POST',
+    path: string,
+    { body, headers = {} }: { body?: Uint8Array; headers?: Record<string, string> } = {},
+  ): Promise<{ status: number; raw: Buffer; body: T; headers: Headers }> {
+    const response = await fetch(`${this.address}/api/v1${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/octet-stream', Cookie: this.cookie, ...headers },
+      ...(body === undefined ? {} : { body: new Uint8Array(body) }),
+    })
+    const raw = Buffer.from(await response.arrayBuffer())
+    const isJson = /[/+]json/.test(response.headers.get('content-type') ?? '')
+    return {
+      status: response.status,
+      raw,
+      body: (isJson ? JSON.parse(raw.toString()) : null) as T,
+      headers: response.headers,
+    }
+  }
+
   get = <T = Record<string, unknown>>(path: string) => this.ask<T>('GET', `/api/v1${path}`)
   put = <T = Record<string, unknown>>(path: string, body: unknown) =>
     this.ask<T>('PUT', `/api/v1${path}`, { body })
@@ -79,7 +104,8 @@ export class Visitor {
 }
 
 export interface Running {
-  readonly workings: Workings
+  readonly workings: Workings & { readonly attachments: AttachmentFiles }
+  readonly filesFolder: string
   readonly address: string
   readonly pool: Pool
   readonly ownerUrl: string
@@ -95,6 +121,7 @@ export interface RunOptions {
   readonly engine?: string
   readonly threads?: Threads
   readonly webFolder?: string
+  readonly filesFolder?: string
 }
 
 /** The application on a database of its own, every reply held against its schema. */
@@ -109,9 +136,12 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
     logger: pino({ level: process.env.LOG_LEVEL ?? 'silent' }),
     engine: options.engine ?? 'test',
   })
+  const filesFolder = options.filesFolder ?? mkdtempSync(join(tmpdir(), 'still-pine-files-'))
+  const attachments = new AttachmentFiles(filesFolder)
   const app = makeApp({
     ...workings,
     changes,
+    attachments,
     version: 'test',
     demo: options.demo ?? false,
     cookieSecret: 'test',
@@ -126,7 +156,8 @@ export const startApp = async (options: RunOptions = {}): Promise<Running> => {
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
     address,
-    workings,
+    workings: { ...workings, attachments },
+    filesFolder,
     pool,
     ownerUrl,
     visitor: () => new Visitor(address),

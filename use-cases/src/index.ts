@@ -7,7 +7,13 @@ export {
   type Moment,
   type SessionToSave,
 } from './batch/change'
-export { decideAll, type BatchParts, type KnownAnswer, type Verdict } from './batch/decide'
+export {
+  decideAll,
+  type BatchParts,
+  type KnownAnswer,
+  type KnownAttachment,
+  type Verdict,
+} from './batch/decide'
 export { byTime, fold, type HorseFile, type SessionTold } from './batch/fold'
 export type { Command, CommandName, Ordered, PersonToSave, YardChange } from './command'
 export { commands } from './commands'

@@ -1,6 +1,7 @@
 import type {
   Arrangement,
   Arrival,
+  Attachment,
   Block,
   CarriedAnswer,
   Check,
@@ -143,6 +144,7 @@ export interface Parts {
   readonly program: Program
   readonly checks: readonly Check[]
   readonly incidents: readonly Incident[]
+  readonly attachments: readonly Attachment[]
   readonly confirmed: readonly Confirmation[]
   readonly overrules: readonly Overrule[]
   /** How its session is arranged for the day. */

@@ -1,4 +1,5 @@
 import { addresses } from '../addresses'
+import { Attachment } from '../attachments'
 import { Check, Incident, PutCheck, PutOverrule } from '../care'
 import { Overrule } from '../judgement'
 import { Id } from '../primitives'
@@ -28,6 +29,13 @@ export const careRoutes = {
     needs: 'read-yard',
     params: horse,
     reply: z.object({ incidents: z.array(Incident) }),
+  }),
+  attachments: route({
+    ...addresses.attachments,
+    summary: 'Pictures, clips and spoken notes of a horse',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ attachments: z.array(Attachment) }),
   }),
   putOverrule: route({
     ...addresses.putOverrule,

@@ -20,6 +20,7 @@ export const broughtUp = (carried: Carried): Carried => ({
   horse: { ...NOT_TOLD, ...carried.horse },
   checks: carried.checks.map((check) => Check.parse(check)),
   incidents: carried.incidents.map(incidentNow),
+  attachments: carried.attachments ?? [],
   known: carried.known ?? [],
   block: carried.block ?? null,
 })

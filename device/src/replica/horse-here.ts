@@ -46,6 +46,7 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
   const fromServer: HorseFile = {
     history: [...carried.answers].sort(byTime),
     incidents: carried.incidents,
+    attachments: carried.attachments ?? [],
     // What was confirmed holds for its own day alone.
     confirmed: new Map([[carried.day, carried.confirmed]]),
     arranged: carried.arranged ? new Map([[carried.day, carried.arranged]]) : new Map(),
@@ -55,7 +56,11 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
     .filter(({ refused }) => refused === undefined)
     .reduce(
       (so, { item, order }) =>
-        fold(so, changeOf(asNow(item), moment), { personName: me.person.name, seq: AFTER_ALL + order }),
+        fold(so, changeOf(asNow(item), moment), {
+          personId: me.person.id,
+          personName: me.person.name,
+          seq: AFTER_ALL + order,
+        }),
       fromServer,
     )
   return { ...file, carried, program, told }

@@ -150,14 +150,17 @@ export const updateIncident = (
   )
 
 /** Whose horse's each of these incidents is. */
-export const horsesOfIncidents = async (
+export const horsesOfRecords = async (
   client: Client,
+  of: 'check' | 'incident',
   ids: readonly string[],
 ): Promise<ReadonlyMap<string, string>> => {
   if (ids.length === 0) return new Map()
   const found = await rows<{ id: string; horseId: string }>(
     client,
-    sql`select id, horse_id as "horseId" from incident where id = any(${ids})`,
+    of === 'check'
+      ? sql`select id, horse_id as "horseId" from care_check where id = any(${ids})`
+      : sql`select id, horse_id as "horseId" from incident where id = any(${ids})`,
   )
   return new Map(found.map(({ id, horseId }) => [id, horseId]))
 }

@@ -1,4 +1,5 @@
 import type { YardPart, YardRecord } from '@still-pine/contract'
+import { BELONGS_TO } from './attachments'
 import { plain, rows, run, sql, type Client, type Sql } from './sql'
 
 // Instants are written as ISO 8601 in UTC with milliseconds, as the clients make them.
@@ -16,6 +17,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       union all select from correction r where r.person_id = p.id
       union all select from day_confirmation r where r.person_id = p.id
       union all select from overrule r where r.person_id = p.id
+      union all select from attachment r where r.person_id = p.id
       union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
       union all select from horse_owner r where r.person_id = p.id) order by id`),
   horses:
@@ -50,6 +52,10 @@ const READ: Readonly<Record<YardPart, Sql>> = {
   overrules: plain(`select id, horse_id as horse, person_id as person, gate, day, verdict, reason,
       ${instant('at')} as at, taken_back_at is not null as "takenBack"
     from overrule order by overrule.at, id`),
+  attachments:
+    plain(`select id, horse_id as horse, person_id as person, ${BELONGS_TO.text}, kind, bytes, sha256,
+      ${instant('at')} as at, words, in_report as "inReport", taken_back_at is not null as "takenBack", type
+    from attachment order by attachment.at, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
   arrivals: plain(`select id, horse_id as horse, person_id as person, on_day as "on", result
@@ -212,6 +218,16 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
            case when r."takenBack" then r.at end
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, gate text, day date,
       verdict text, reason text, at timestamptz, "takenBack" boolean) order by n`,
+  attachments: (yardId, records) => sql`
+    insert into attachment (yard_id, id, horse_id, person_id, session_id, answer_id, check_id, incident_id, kind, bytes,
+                            sha256, at, words, in_report, taken_back_at, type)
+    select ${yardId}, r.id, r.horse, r.person, case when r."to" = 'session' then r."recordId" end,
+           case when r."to" = 'answer' then r."recordId" end, case when r."to" = 'check' then r."recordId" end,
+           case when r."to" = 'incident' then r."recordId" end, r.kind, r.bytes, r.sha256, r.at, r.words, r."inReport",
+           case when r."takenBack" then r.at end, r.type
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "to" text,
+      "recordId" uuid, kind text, bytes int, sha256 text, at timestamptz, words text, "inReport" boolean,
+      "takenBack" boolean, type text) order by n`,
   owners: (yardId, records) => sql`
     insert into horse_owner (horse_id, yard_id, person_id)
     select r.horse, ${yardId}, r.person

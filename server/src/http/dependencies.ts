@@ -1,10 +1,13 @@
 import type { Workings } from '../records/in-yard'
 import type { Changes } from '../data/changes'
+import type { AttachmentFiles } from '../disk/attachment-files'
 
 /** What the application is built from; tests build it from their own. */
 export interface Dependencies extends Workings {
   /** What other server processes and this one commit. */
   readonly changes: Changes
+  /** Where the files of pictures, clips and spoken notes lie. */
+  readonly attachments: AttachmentFiles
   readonly version: string
   readonly demo: boolean
   /** Signs the cookie; the same on every instance. */

@@ -1,4 +1,4 @@
-import { createReadStream, createWriteStream } from 'node:fs'
+import { createWriteStream } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
@@ -11,6 +11,7 @@ import { importLog } from '../records/import-log'
 import { importYard } from '../records/import-yard'
 import { NotImported, type Bring } from '../records/importing'
 import { writeLog, writeYard, type Outlet } from '../records/take-out'
+import { writeYardZip } from '../records/yard-zip'
 import { takeTime } from '../data/pool'
 import { readOf } from '../parts'
 import type { Yard } from '../records/yard'
@@ -29,7 +30,9 @@ export const schoolSchema = (): object =>
 /** Files that are read or written at the same moment, each of which holds a connection to the database; others wait. */
 const MOST_AT_ONCE = 4
 
-const LARGEST_BYTES = 1 << 30
+/** A yard with its pictures and clips is large; what else comes is text. */
+const LARGEST_GIGABYTES = 16
+const GIGABYTE = 2 ** 30
 
 /** What is sent lies on the disk before anything is done with it, so that nobody waits for a slow sender. */
 const spooled = async <T>(request: Request, work: (file: string) => Promise<T>): Promise<T> => {
@@ -40,8 +43,11 @@ const spooled = async <T>(request: Request, work: (file: string) => Promise<T>):
     const counted = async function* (chunks: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
       for await (const chunk of chunks) {
         bytes += chunk.length
-        if (bytes > LARGEST_BYTES)
-          throw new Refusal('too-large', 'This file is larger than 1 GB. Nothing was brought in.')
+        if (bytes > LARGEST_GIGABYTES * GIGABYTE)
+          throw new Refusal(
+            'too-large',
+            `This file is larger than ${LARGEST_GIGABYTES} GB. Nothing was brought in.`,
+          )
         yield chunk
       }
     }
@@ -72,7 +78,7 @@ const bringing =
             await takeTime(yard.client)
             response.type('application/x-ndjson')
             // What is told as done is told only when it is kept for good.
-            await bring(yard, createReadStream(file), (progress) => {
+            await bring(yard, file, (progress) => {
               if (progress.step === 'done') end = progress
               else tell(progress)
             })
@@ -98,7 +104,7 @@ const takingOut =
   (
     { deps, inTurn }: Streaming,
     { needs, type, path }: StreamedRoute,
-    write: (yard: Yard, request: Request, begin: () => Outlet) => Promise<void>,
+    write: (yard: Yard, request: Request, begin: () => Outlet) => Promise<void | (() => Promise<void>)>,
   ) =>
   async (request: Request, response: Response): Promise<void> => {
     const gone = new AbortController()
@@ -110,13 +116,15 @@ const takingOut =
     }
     const asker = await askerOf(deps, request, needs)
     try {
-      await inTurn(() =>
-        inYardSeen(deps, { asker, view: 'one moment' }, async (yard) => {
+      await inTurn(async () => {
+        const rest = await inYardSeen(deps, { asker, view: 'one moment' }, async (yard) => {
           gone.signal.throwIfAborted()
           await takeTime(yard.client)
-          await write(yard, request, begin)
-        }),
-      )
+          return write(yard, request, begin)
+        })
+        // What needs nothing of the database holds none of its connections.
+        await rest?.()
+      })
       response.end()
     } catch (error) {
       // A file that ends early must not look whole.
@@ -144,6 +152,12 @@ export const fileRoutes = (router: Router, deps: Dependencies): void => {
     files.yardOut.path,
     takingOut(streaming, files.yardOut, (yard, _request, begin) => writeYard(yard, begin())),
   )
-  router.post(files.yardIn.path, bringing(streaming, files.yardIn.needs, importYard))
+  router.get(
+    files.yardZipOut.path,
+    takingOut(streaming, files.yardZipOut, (yard, _request, begin) =>
+      writeYardZip(yard, deps.attachments, begin()),
+    ),
+  )
+  router.post(files.yardIn.path, bringing(streaming, files.yardIn.needs, importYard(deps.attachments)))
   router.post(files.answersIn.path, bringing(streaming, files.answersIn.needs, importLog))
 }

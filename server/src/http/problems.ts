@@ -18,6 +18,9 @@ const AWAY_CODES = new Set([
 const AWAY_WORDS =
   /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/
 
+/** The disk is full: of the files' folder, or the database's own. */
+const NO_ROOM = new Set(['ENOSPC', 'EDQUOT', '53100'])
+
 const isDatabaseAway = (error: { code?: unknown; message?: unknown }): boolean => {
   const code = typeof error.code === 'string' ? error.code : ''
   return AWAY_CODES.has(code) || code.startsWith('08') || AWAY_WORDS.test(String(error.message))
@@ -43,6 +46,11 @@ const asRefusal = (error: unknown): Refusal | null => {
   // Writing to a row that row-level security hides: somebody else's id.
   if ((error as { code?: unknown } | null)?.code === '42501')
     return new Refusal('not-found', 'This is not in your yard.')
+  if (NO_ROOM.has(String((error as { code?: unknown } | null)?.code)))
+    return new Refusal(
+      'no-room',
+      'The yard’s computer has no room left. What you sent waits on your device; free some room there.',
+    )
   if (isDatabaseAway((error ?? {}) as { code?: unknown }))
     return new Refusal(
       'database-away',

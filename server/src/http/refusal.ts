@@ -15,6 +15,8 @@ const STATUS: Record<ProblemType, number> = {
   stale: 412,
   'already-there': 409,
   'too-many-tries': 429,
+  'not-kept': 422,
+  'no-room': 507,
   'database-away': 503,
   unexpected: 500,
 }

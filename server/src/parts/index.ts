@@ -35,6 +35,7 @@ import {
   workedRows,
 } from '../data/answers'
 import { arrangedOn } from '../data/arrangements'
+import { attachmentsOf } from '../data/attachments'
 import { arrivalsOf, blocksOf, knownOf, openBlock } from '../data/blocks'
 import { checksOf, confirmedOn, incidentsOf, overrulesOn } from '../data/care'
 import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from '../data/days'
@@ -100,6 +101,7 @@ const horseParts = (yard: Yard) => {
     program: async (read: Read) => programOfHorse(client, yardId, await read('horse')),
     checks: ofHorse((id) => checksOf(client, id)),
     incidents: ofHorse((id) => incidentsOf(client, id)),
+    attachments: ofHorse((id) => attachmentsOf(client, id)),
     confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
     overrules: ofHorse((id, { on }) => overrulesOn(client, id, on)),
     arranged: ofHorse((id, { on }) => arrangedOn(client, id, on)),

@@ -1,3 +1,4 @@
+import { createReadStream } from 'node:fs'
 import { ImportedLine } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { markOf, misfitOf, stepOf, type Program } from '@still-pine/core/program'
@@ -136,7 +137,7 @@ class LogWriter {
 }
 
 /** Brings in a log of answers of this yard's horses: all of it, or an error that says why not. */
-export const importLog: Bring = async (yard, bytes, tell) => {
+export const importLog: Bring = async (yard, path, tell) => {
   const horses = new Map<string, HorseOfLog>()
   const all = await allHorses(yard.client)
   // Whoever logs meanwhile waits, and nobody waits for each other.
@@ -152,7 +153,7 @@ export const importLog: Bring = async (yard, bytes, tell) => {
     })
   const writer = new LogWriter(yard, horses, tell)
   let n = 0
-  for await (const text of linesIn(bytes)) await writer.take(parsedLine(text, ++n))
+  for await (const text of linesIn(createReadStream(path))) await writer.take(parsedLine(text, ++n))
   await writer.end()
   await saveAllTips(yard.client)
   const rebuilt = await rebuildAll(yard, tell, writer.touched)

@@ -1,3 +1,5 @@
+import { createReadStream } from 'node:fs'
+import { open as openFile } from 'node:fs/promises'
 import {
   YARD_FORMAT,
   YARD_FORMAT_VERSION,
@@ -9,13 +11,16 @@ import {
 } from '@still-pine/contract'
 import { flawsOf, misfitOf, stepOf, withSafety, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
+import { allFilesMissing, fileCame, fileMissing, filesHere } from '../data/attachments'
 import { insertProgram } from '../data/programs'
 import { clearPrograms, hasHorses, insertPart, renameYard, saveAllTips } from '../data/yard-file'
+import type { AttachmentFiles } from '../disk/attachment-files'
 import { AT_ONCE, guarded, issueWords, MOST_REASONS, NotImported, type Bring, type Tell } from './importing'
 import { jsonRecords, NotOneObject } from './json-records'
 import { asWrittenNow } from './older-documents'
 import { rebuildAll } from './rebuild'
 import type { Yard } from './yard'
+import { isZip, YardZip } from './yard-zip'
 
 /** Documents from this version on can be read. */
 const OLDEST_READ = 1
@@ -158,21 +163,59 @@ const brokenJson = (error: unknown): NotImported | null => {
     : null
 }
 
-/** Brings a whole yard into an empty one: all of it, or an error that says why not. */
-export const importYard: Bring = async (yard, bytes, tell) => {
-  if (await hasHorses(yard.client))
-    throw new NotImported('This yard has horses already.', [
-      'A whole yard goes into an empty one. A log of answers (CSV) can be added to what is here.',
-    ])
-  const writer = new YardWriter(yard, tell)
+/** Keeps the files that came beside the document; gives how many are missing or not what they must be. */
+const keepFiles = async (
+  { client, yardId }: Yard,
+  files: AttachmentFiles,
+  zip: YardZip,
+): Promise<readonly string[]> => {
+  const kept: string[] = []
   try {
-    for await (const records of jsonRecords(bytes))
-      for (const { key, value } of records) await writer.take(key, value)
-    await writer.end()
+    for (const expected of await filesHere(client)) {
+      kept.push(expected.id)
+      const found = await zip.keep(files, yardId, expected)
+      if (found) await fileCame(client, expected.id, found.type)
+      else await fileMissing(client, expected.id)
+    }
   } catch (error) {
-    throw brokenJson(error) ?? error
+    for (const id of kept) await files.remove(yardId, id)
+    throw error
   }
-  await saveAllTips(yard.client)
-  const { horses } = await rebuildAll(yard, tell)
-  tell({ step: 'done', answers: writer.answers, horses })
+  return kept
 }
+
+/** The document's bytes, out of the ZIP where it is one. */
+const sourceOf = async (path: string) => {
+  const file = await openFile(path)
+  const { buffer } = await file.read(Buffer.alloc(4), 0, 4, 0)
+  await file.close()
+  return isZip(buffer) ? YardZip.open(path) : null
+}
+
+/** Brings a whole yard, a document or the ZIP it came in, into an empty one: all of it, or an error that says why not. */
+export const importYard =
+  (files: AttachmentFiles): Bring =>
+  async (yard, path, tell) => {
+    if (await hasHorses(yard.client))
+      throw new NotImported('This yard has horses already.', [
+        'A whole yard goes into an empty one. A log of answers (CSV) can be added to what is here.',
+      ])
+    const zip = await sourceOf(path)
+    const writer = new YardWriter(yard, tell)
+    let kept: readonly string[] = []
+    try {
+      for await (const records of jsonRecords(zip?.document() ?? createReadStream(path)))
+        for (const { key, value } of records) await writer.take(key, value)
+      await writer.end()
+      await saveAllTips(yard.client)
+      if (zip) kept = await keepFiles(yard, files, zip)
+      else await allFilesMissing(yard.client)
+      const { horses } = await rebuildAll(yard, tell)
+      tell({ step: 'done', answers: writer.answers, horses })
+    } catch (error) {
+      for (const id of kept) await files.remove(yard.yardId, id)
+      throw brokenJson(error) ?? error
+    } finally {
+      zip?.close()
+    }
+  }

@@ -13,8 +13,8 @@ export class NotImported extends Error {
 
 export type Tell = (progress: Progress) => void
 
-/** Brings a file into a yard: all of it, or an error that says why not. */
-export type Bring = (yard: Yard, bytes: AsyncIterable<Uint8Array>, tell: Tell) => Promise<void>
+/** Brings a file, by its path, into a yard: all of it, or an error that says why not. */
+export type Bring = (yard: Yard, path: string, tell: Tell) => Promise<void>
 
 /** Records written in one statement, and reasons told at most. */
 export const AT_ONCE = 1_000

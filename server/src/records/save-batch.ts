@@ -10,7 +10,8 @@ import {
 } from '@still-pine/use-cases'
 import { insertAnswers, insertVoidings, namedAnswers } from '../data/answers'
 import { saveArranged } from '../data/arrangements'
-import { horsesOfIncidents, saveConfirmed } from '../data/care'
+import { namedAttachments, saveAttachment } from '../data/attachments'
+import { horsesOfRecords, saveConfirmed } from '../data/care'
 import { allHorses, lockHorses, type HorseTip } from '../data/horses'
 import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
 import { apart } from '../data/sql'
@@ -39,6 +40,9 @@ const namedIn = (items: readonly BatchItem[]) => {
   const sessions = new Set<string>()
   const answers = new Set<string>()
   const incidents = new Set<string>()
+  const checks = new Set<string>()
+  const attachments = new Set<string>()
+  const attachedTo = { session: sessions, answer: answers, check: checks, incident: incidents }
   for (const item of items) {
     if (item.do === 'session') {
       horses.add(item.session.horseId)
@@ -51,8 +55,12 @@ const namedIn = (items: readonly BatchItem[]) => {
     else if ('sessionId' in item) sessions.add(item.sessionId)
     else horses.add(item.horseId)
     if (item.do === 'incident') incidents.add(item.id)
+    if (item.do === 'attach') {
+      attachments.add(item.id)
+      attachedTo[item.attachment.to].add(item.attachment.recordId)
+    }
   }
-  return { horses, sessions, answers, incidents }
+  return { horses, sessions, answers, incidents, checks, attachments }
 }
 
 /**
@@ -80,7 +88,9 @@ const partsOf = async (
     horses,
     sessions: await sessionsOf(client, [...named.sessions]),
     answers: await namedAnswers(client, [...named.answers]),
-    incidents: await horsesOfIncidents(client, [...named.incidents]),
+    incidents: await horsesOfRecords(client, 'incident', [...named.incidents]),
+    checks: await horsesOfRecords(client, 'check', [...named.checks]),
+    attachments: await namedAttachments(client, [...named.attachments]),
   }
 }
 
@@ -141,6 +151,13 @@ class ChangeWriter {
         return
       case 'arrangement':
         await saveArranged(client, { yardId, personId, horseId: change.horseId }, change)
+        return
+      case 'attachment':
+        await saveAttachment(
+          client,
+          { yardId, personId, horseId: change.horseId },
+          { ...change, now: this.yard.now },
+        )
         return
       case 'confirmation': {
         const { horseId, day, confirmed } = change

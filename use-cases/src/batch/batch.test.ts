@@ -26,6 +26,8 @@ const NOTHING: BatchParts = {
   sessions: new Map(),
   answers: new Map(),
   incidents: new Map(),
+  checks: new Map(),
+  attachments: new Map(),
 }
 
 const session = (startedAt = '2026-05-14T08:00:00Z') =>
@@ -57,6 +59,7 @@ const told = (items: readonly BatchItem[], parts = NOTHING, at = moment()): read
 const EMPTY: HorseFile = {
   history: [],
   incidents: [],
+  attachments: [],
   confirmed: new Map(),
   arranged: new Map(),
   sessions: new Map(),
@@ -114,7 +117,11 @@ describe('a batch', () => {
       'This day is still to come.',
       'This horse is not in your yard.',
     ])
-    const file = fold(EMPTY, changeOf(arranged('2026-05-14'), moment()), { personName: 'Runa', seq: 1 })
+    const file = fold(EMPTY, changeOf(arranged('2026-05-14'), moment()), {
+      personId: ME,
+      personName: 'Runa',
+      seq: 1,
+    })
     expect(file.arranged.get('2026-05-14')?.wishes.without).toEqual(['draw'])
   })
 
@@ -126,6 +133,46 @@ describe('a batch', () => {
       'Taking back an answer of somebody else is for starters.',
     ])
     expect(told([taking(11, id(10))], parts)).toEqual(['voiding'])
+  })
+
+  it('attaches a picture to what is known, once and the same, and lets a starter choose it for the owner', () => {
+    const attach = (change: object = {}) =>
+      BatchItem.parse({
+        do: 'attach',
+        id: id(40),
+        horseId: HORSE,
+        attachment: {
+          to: 'session',
+          recordId: SESSION,
+          kind: 'picture',
+          bytes: 1000,
+          sha256: 'a'.repeat(64),
+          at: '2026-05-14T08:00:00Z',
+          ...change,
+        },
+      })
+    expect(
+      told([attach(), session(), attach(), attach({ words: 'the gate' }), attach({ bytes: 1001 })]),
+    ).toEqual([
+      'The session it belongs to is not known: send that first.',
+      'session',
+      'attachment',
+      'attachment',
+      'Another file has this id: add yours anew.',
+    ])
+    const helper = moment({ who: { personId: id(9), role: 'helper' } })
+    expect(told([session(), attach(), attach({ inReport: true })], NOTHING, helper)).toEqual([
+      'session',
+      'attachment',
+      'What goes into the owner’s report is for starters.',
+    ])
+    const file = [attach(), attach({ words: 'the gate', takenBack: true })].reduce(
+      (so, item) => fold(so, changeOf(item, moment()), { personId: ME, personName: 'Runa', seq: 1 }),
+      EMPTY,
+    )
+    expect(file.attachments).toMatchObject([
+      { words: 'the gate', takenBack: true, file: 'coming', byName: 'Runa' },
+    ])
   })
 
   it('is taken from a clock three years fast at the time it was', () => {
@@ -147,7 +194,7 @@ describe('the file of a horse', () => {
         for (const [i, { n, isVoid }] of steps.entries()) {
           const at = `2026-05-14T08:${n}:00.000Z`
           const item = isVoid ? taking(1000 + i, id(n)) : answer(n, { at })
-          file = fold(file, changeOf(item, moment()), { personName: 'Runa', seq: i })
+          file = fold(file, changeOf(item, moment()), { personId: ME, personName: 'Runa', seq: i })
           if (isVoid) standing.delete(id(n))
           else standing.set(id(n), at)
         }
@@ -164,7 +211,7 @@ describe('the file of a horse', () => {
       BatchItem.parse({ do: 'note', id: id(21), sessionId: SESSION, note: text, at: '2026-05-14T09:00:00Z' })
     const items = [session(), note('wind'), note('wind and rain'), confirm(['helper']), confirm(['helmet'])]
     const file = items.reduce(
-      (so, item, seq) => fold(so, changeOf(item, moment()), { personName: 'Runa', seq }),
+      (so, item, seq) => fold(so, changeOf(item, moment()), { personId: ME, personName: 'Runa', seq }),
       EMPTY,
     )
     expect(file.sessions.get(SESSION)?.note).toBe('wind and rain')

@@ -1,4 +1,4 @@
-import type { BatchItem } from '@still-pine/contract'
+import type { BatchItem, PutAttachment } from '@still-pine/contract'
 import { mayDo, type Action } from '@still-pine/contract/rights'
 import { daysBetween, type Day } from '@still-pine/core/answer'
 import { knownStep, misfitOf, type Program } from '@still-pine/core/program'
@@ -10,8 +10,10 @@ export interface BatchParts {
   readonly horses: ReadonlyMap<string, Born & { readonly program: Program }>
   readonly sessions: ReadonlyMap<string, { readonly horseId: string; readonly day: Day }>
   readonly answers: ReadonlyMap<string, KnownAnswer>
-  /** Whose horse's each incident is. */
+  /** Whose horse's each incident and check is. */
   readonly incidents: ReadonlyMap<string, string>
+  readonly checks: ReadonlyMap<string, string>
+  readonly attachments: ReadonlyMap<string, KnownAttachment>
 }
 
 export interface KnownAnswer {
@@ -19,6 +21,15 @@ export interface KnownAnswer {
   readonly day: string
   readonly personId: string
   readonly voided: boolean
+}
+
+/** What of an attachment never changes under its id, and whose it is. */
+export interface KnownAttachment extends Pick<
+  PutAttachment,
+  'to' | 'recordId' | 'kind' | 'bytes' | 'sha256' | 'inReport'
+> {
+  readonly horseId: string
+  readonly personId: string
 }
 
 /** Why an item is not kept, with the field it is about. */
@@ -72,6 +83,35 @@ const incidentFault = (parts: BatchParts, item: Item<'incident'>, moment: Moment
     : refused('This record has an id that is taken: record it anew.', 'id')
 }
 
+/** Whose horse's the record is that something is attached to; nothing where it is not known. */
+const horseOfRecord = (parts: BatchParts, { to, recordId }: PutAttachment): string | undefined => {
+  if (to === 'session') return parts.sessions.get(recordId)?.horseId
+  if (to === 'answer') return parts.answers.get(recordId)?.horseId
+  return (to === 'check' ? parts.checks : parts.incidents).get(recordId)
+}
+
+const SAME_FILE = ['to', 'recordId', 'kind', 'bytes', 'sha256'] as const
+
+const attachmentFault = (parts: BatchParts, item: Item<'attach'>, moment: Moment): Refused | null => {
+  const { id, horseId, attachment } = item
+  const horse = parts.horses.get(horseId)
+  if (!horse) return refused(NO_HORSE, 'horseId')
+  const late = timeFault(moment, horse, corrected(moment, attachment.at))
+  if (late) return refused(late, 'attachment.at')
+  if (horseOfRecord(parts, attachment) !== horseId)
+    return refused(`The ${attachment.to} it belongs to is not known: send that first.`, 'attachment.recordId')
+  const { personId, role } = moment.who
+  const known = parts.attachments.get(id)
+  if (attachment.inReport !== (known?.inReport ?? false) && !mayDo(role, 'edit-horse'))
+    return refused('What goes into the owner’s report is for starters.', 'attachment.inReport')
+  if (!known) return null
+  if (known.horseId !== horseId || SAME_FILE.some((part) => known[part] !== attachment[part]))
+    return refused('Another file has this id: add yours anew.', 'id')
+  return known.personId === personId || mayDo(role, 'mend-answers')
+    ? null
+    : refused('Changing what somebody else took is for starters.', 'id')
+}
+
 /** Why an item may not be kept, or nothing. */
 const faultOf = (parts: BatchParts, item: BatchItem, moment: Moment): Refused | null => {
   switch (item.do) {
@@ -106,6 +146,8 @@ const faultOf = (parts: BatchParts, item: BatchItem, moment: Moment): Refused | 
       const fault = dayFault(moment.today, horse, item.day)
       return fault === null ? null : refused(fault, 'day')
     }
+    case 'attach':
+      return notAllowed(moment, 'log-answers') ?? attachmentFault(parts, item, moment)
     case 'confirm': {
       const no = notAllowed(moment, 'confirm-on-the-day')
       if (no) return no
@@ -134,7 +176,7 @@ export const decide = (parts: BatchParts, item: BatchItem, moment: Moment): Verd
 }
 
 /** What is known once a change is made. */
-const after = (parts: BatchParts, change: Change): BatchParts => {
+const after = (parts: BatchParts, change: Change, moment: Moment): BatchParts => {
   if (change.kind === 'session') {
     const { id, horseId, day } = change.session
     return { ...parts, sessions: new Map(parts.sessions).set(id, { horseId, day }) }
@@ -146,6 +188,14 @@ const after = (parts: BatchParts, change: Change): BatchParts => {
   if (change.kind === 'voiding') {
     const known = parts.answers.get(change.answerId)!
     return { ...parts, answers: new Map(parts.answers).set(change.answerId, { ...known, voided: true }) }
+  }
+  if (change.kind === 'attachment') {
+    const { id, horseId, attachment } = change
+    const personId = parts.attachments.get(id)?.personId ?? moment.who.personId
+    return {
+      ...parts,
+      attachments: new Map(parts.attachments).set(id, { ...attachment, horseId, personId }),
+    }
   }
   if (change.kind === 'incident')
     return { ...parts, incidents: new Map(parts.incidents).set(change.id, change.horseId) }
@@ -161,7 +211,7 @@ export const decideAll = (
   let known = parts
   return items.map((item) => {
     const verdict = decide(known, item, moment)
-    if (verdict !== 'already' && 'change' in verdict) known = after(known, verdict.change)
+    if (verdict !== 'already' && 'change' in verdict) known = after(known, verdict.change, moment)
     return verdict
   })
 }

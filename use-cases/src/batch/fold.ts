@@ -1,4 +1,4 @@
-import type { Arrangement, CarriedAnswer, Incident, Session } from '@still-pine/contract'
+import type { Arrangement, Attachment, CarriedAnswer, Incident, Session } from '@still-pine/contract'
 import type { Day } from '@still-pine/core/answer'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Change } from './change'
@@ -8,6 +8,7 @@ export interface HorseFile {
   /** The answers that stand, oldest first. */
   readonly history: readonly CarriedAnswer[]
   readonly incidents: readonly Incident[]
+  readonly attachments: readonly Attachment[]
   readonly confirmed: ReadonlyMap<Day, readonly Confirmation[]>
   readonly arranged: ReadonlyMap<Day, Arrangement>
   /** What is told of its sessions besides their answers. */
@@ -17,6 +18,7 @@ export interface HorseFile {
 export type SessionTold = Pick<Session, 'place' | 'promised' | 'note' | 'circumstances' | 'confirmedAt'>
 
 interface ByWhom {
+  readonly personId: string
   readonly personName: string
   /** Where an answer comes in the order of keeping. */
   readonly seq: number
@@ -32,7 +34,7 @@ const toldOf = (file: HorseFile, sessionId: string, change: Partial<SessionTold>
 }
 
 /** What a change does to the file of the horse it is about. */
-export const fold = (file: HorseFile, change: Change, { personName, seq }: ByWhom): HorseFile => {
+export const fold = (file: HorseFile, change: Change, { personId, personName, seq }: ByWhom): HorseFile => {
   switch (change.kind) {
     case 'session': {
       const { id, place, promised, circumstances } = change.session
@@ -56,6 +58,13 @@ export const fold = (file: HorseFile, change: Change, { personName, seq }: ByWho
       const record = { id: change.id, ...wording, withdrawn: taken, earlier }
       const others = file.incidents.filter(({ id }) => id !== change.id)
       return { ...file, incidents: [...others, record] }
+    }
+    case 'attachment': {
+      const { id, attachment } = change
+      const known = file.attachments.find((one) => one.id === id)
+      const told = known ?? { personId, byName: personName, file: 'coming' as const, refused: null }
+      const others = file.attachments.filter((one) => one !== known)
+      return { ...file, attachments: [...others, { ...told, id, ...attachment }] }
     }
     case 'note':
       return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })

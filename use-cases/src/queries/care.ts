@@ -2,6 +2,10 @@ import { query } from '../query'
 
 export const checks = query('checks', ['horse', 'checks'], (parts) => ({ checks: parts.checks }))
 
+export const attachments = query('attachments', ['horse', 'attachments'], (parts) => ({
+  attachments: parts.attachments,
+}))
+
 export const incidents = query('incidents', ['horse', 'incidents'], (parts) => ({
   incidents: parts.incidents,
 }))

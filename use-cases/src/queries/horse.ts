@@ -34,6 +34,7 @@ export const carry = query(
     'carriedPage',
     'checks',
     'incidents',
+    'attachments',
     'confirmed',
     'overrules',
     'arranged',

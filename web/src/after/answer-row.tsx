@@ -5,6 +5,7 @@ import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
+import { Attachments } from '../shared/attachments/attachments'
 import { Button } from '../ui/button'
 import { TextField } from '../ui/inputs'
 import { clock } from '../shared/words'
@@ -118,6 +119,10 @@ export const AnswerRow = (props: Props) => {
         )}
       </div>
       {isOpen && !answer.voided && <Mending {...props} close={() => setOpen(false)} />}
+      <Attachments
+        record={{ to: 'answer', recordId: answer.id, horseId: answer.horseId }}
+        adding={isOpen ? 'open' : 'none'}
+      />
     </li>
   )
 }

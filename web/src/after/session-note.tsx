@@ -3,6 +3,7 @@ import { forgetNoteDraft, noteDraft, saveNoteDraft } from '@still-pine/device'
 import { useEffect, useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { saveHere } from '../offline/save'
+import { Attachments } from '../shared/attachments/attachments'
 import { clock } from '../shared/words'
 import { Button } from '../ui/button'
 import { Field, INPUT } from '../ui/field'
@@ -55,6 +56,7 @@ export const SessionNote = ({ session, personId }: { session: Session; personId:
         )}
         {!isSaved && note !== session.note && <span className="text-quiet">A draft; not kept yet.</span>}
       </div>
+      <Attachments record={{ to: 'session', recordId: session.id, horseId: session.horseId }} />
     </section>
   )
 }

@@ -5,21 +5,23 @@ const NOW = 1_800_000_000_000
 const HOUR = 3_600_000
 
 it.each([
-  [{ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null }, 'all saved'],
-  [{ waiting: 0, needYou: 0, reach: 'away', oldestAt: null }, 'all saved, no signal'],
-  [{ waiting: 12, needYou: 0, reach: 'away', oldestAt: NOW - 2 * HOUR }, '12 waiting, oldest 2 h'],
-  [{ waiting: 2, needYou: 0, reach: 'ok', oldestAt: NOW }, 'saved here, sending 2'],
-  [{ waiting: 2, needYou: 0, reach: 'signed-out', oldestAt: NOW }, '2 kept here, sign in to send'],
-  [{ waiting: 9, needYou: 1, reach: 'ok', oldestAt: NOW }, '1 needs you'],
-  [{ waiting: 0, needYou: 2, reach: 'ok', oldestAt: null }, '2 need you'],
+  [{ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, files: 0 }, 'all saved'],
+  [{ waiting: 0, needYou: 0, reach: 'away', oldestAt: null, files: 0 }, 'all saved, no signal'],
+  [{ waiting: 12, needYou: 0, reach: 'away', oldestAt: NOW - 2 * HOUR, files: 0 }, '12 waiting, oldest 2 h'],
+  [{ waiting: 2, needYou: 0, reach: 'ok', oldestAt: NOW, files: 0 }, 'saved here, sending 2'],
+  [{ waiting: 2, needYou: 0, reach: 'signed-out', oldestAt: NOW, files: 0 }, '2 kept here, sign in to send'],
+  [{ waiting: 9, needYou: 1, reach: 'ok', oldestAt: NOW, files: 0 }, '1 needs you'],
+  [{ waiting: 0, needYou: 2, reach: 'ok', oldestAt: null, files: 0 }, '2 need you'],
+  [{ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, files: 1 }, 'saved here, sending 1 file'],
+  [{ waiting: 0, needYou: 0, reach: 'away', oldestAt: null, files: 2 }, '2 files waiting'],
 ] as const)('says the truth of %j', (state, words) =>
   expect(syncWords({ ...state, isCounted: true }, NOW)).toBe(words),
 )
 
 it('says nothing of what it has not counted', () =>
-  expect(syncWords({ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, isCounted: false }, NOW)).toBe(
-    'checking what is unsent',
-  ))
+  expect(
+    syncWords({ waiting: 0, needYou: 0, reach: 'ok', oldestAt: null, files: 0, isCounted: false }, NOW),
+  ).toBe('checking what is unsent'))
 
 it.each([
   [0, 'under a minute'],

@@ -17,6 +17,7 @@ const initialState: State = {
   isCounted: false,
   waiting: 0,
   needYou: 0,
+  files: 0,
   oldestAt: null,
   reach: 'ok',
   isAway: false,
@@ -67,11 +68,13 @@ export const howLong = (ms: number): string => {
 
 /** The truth about what is saved, in words. */
 export const syncWords = (
-  { isCounted, waiting, needYou, oldestAt, reach }: SyncState & { readonly isCounted: boolean },
+  { isCounted, waiting, needYou, oldestAt, files, reach }: SyncState & { readonly isCounted: boolean },
   now: number,
 ): string => {
   if (!isCounted) return 'checking what is unsent'
   if (needYou > 0) return `${needYou} ${plural(needYou, 'needs', 'need')} you`
+  if (waiting === 0 && files > 0)
+    return reach === 'ok' ? `saved here, sending ${count(files, 'file')}` : `${count(files, 'file')} waiting`
   if (waiting === 0) return reach === 'away' ? 'all saved, no signal' : 'all saved'
   if (reach === 'signed-out') return `${waiting} kept here, sign in to send`
   if (reach === 'ok') return `saved here, sending ${waiting}`

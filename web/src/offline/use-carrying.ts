@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { api, useQuery } from '../app/client'
 import { store, useAppDispatch, useAppSelector } from '../app/store'
-import { type AskCarry, carryHorse, device, forgetOldReplies } from '@still-pine/device'
+import { type AskCarry, carryHorse, device, forgetOldReplies, forgetOldTaken } from '@still-pine/device'
 import { readHere } from '../threads/reader'
 
 /** What was carried so lately is not asked for again without a reason. */
@@ -71,6 +71,7 @@ export const useCarrying = (personId: string | undefined): void => {
       await untilNobodyAsks()
       if (over) return
       await forgetOldReplies(Date.now())
+      await forgetOldTaken(Date.now())
       for (const { horse } of data.rows) {
         if (over) return
         if (await isFresh(personId, horse.id, changedAt.get(horse.id) ?? 0)) continue

@@ -6,6 +6,7 @@ import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
 import { withDays } from '../shared/words'
 import type { Next } from './advice-bar'
+import { AddButtons } from '../shared/attachments/add-buttons'
 import { PlacePicker } from '../shared/place-picker'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
@@ -68,6 +69,9 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
           )}
         </section>
         {!pen.sessionSaved && <PlacePicker />}
+        {pen.sessionSaved && (
+          <AddButtons record={{ to: 'session', recordId: pen.sessionId, horseId: pen.horseId }} />
+        )}
         <div className="grid grid-cols-2 gap-2">
           {next && (
             <Button className="min-h-16" onClick={done(next.go)}>

@@ -9,6 +9,7 @@ import { saveHere } from '../../offline/save'
 import { Button } from '../../ui/button'
 import { Loading } from '../../shared/loading'
 import { longDay } from '../../shared/words'
+import { Attachments } from '../../shared/attachments/attachments'
 import { EditList } from '../../shared/edit-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { NoticeList } from '../../shared/notice-list'
@@ -90,12 +91,15 @@ const Checks = ({ checks, horseId, today, mayRecord }: ChecksProps) => {
       name={({ kind }) => kindWord(kind)}
       words={checkWords}
       isStruck={({ withdrawn }) => withdrawn !== null}
-      beneath={({ earlier, withdrawn }) => (
-        <EarlierWordings
-          earlier={earlier}
-          withdrawn={withdrawn}
-          words={(was) => `${kindWord(was.kind)}, ${checkWords(was)}`}
-        />
+      beneath={({ id, earlier, withdrawn }) => (
+        <>
+          <EarlierWordings
+            earlier={earlier}
+            withdrawn={withdrawn}
+            words={(was) => `${kindWord(was.kind)}, ${checkWords(was)}`}
+          />
+          <Attachments record={{ to: 'check', recordId: id, horseId }} adding="folded" />
+        </>
       )}
       actions={(check) => (
         <>
@@ -151,12 +155,15 @@ const Incidents = ({ incidents, program, line: { horseId, today }, personId }: I
       name={({ kind }) => INCIDENT_WORDS[kind]}
       words={(incident) => incidentWords(incident, program)}
       isStruck={({ withdrawn }) => withdrawn !== null}
-      beneath={({ earlier, withdrawn }) => (
-        <EarlierWordings
-          earlier={earlier}
-          withdrawn={withdrawn}
-          words={(was) => `${INCIDENT_WORDS[was.kind]}, ${incidentWords(was, program)}`}
-        />
+      beneath={({ id, earlier, withdrawn }) => (
+        <>
+          <EarlierWordings
+            earlier={earlier}
+            withdrawn={withdrawn}
+            words={(was) => `${INCIDENT_WORDS[was.kind]}, ${incidentWords(was, program)}`}
+          />
+          <Attachments record={{ to: 'incident', recordId: id, horseId }} adding="folded" />
+        </>
       )}
       actions={(incident) => (
         <Withdraw isWithdrawn={incident.withdrawn !== null} put={(because) => withdraw(incident, because)} />

@@ -1,4 +1,4 @@
-import type { Block, Check, Incident, Session } from '@still-pine/contract'
+import type { Attachment, Block, Check, Incident, Session } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { describe, expect, it } from 'vitest'
 import { entriesOf } from './entries'
@@ -30,6 +30,16 @@ const CHECK = {
   withdrawn: null,
   earlier: [],
 } as unknown as Check
+const PICTURE = {
+  id: 'p',
+  to: 'check',
+  kind: 'picture',
+  at: '2026-05-11T08:00:00.000Z',
+  words: 'the girth',
+  byName: 'Runa Vik',
+  file: 'refused',
+  takenBack: false,
+} as unknown as Attachment
 const INCIDENT = {
   id: 'i',
   kind: 'kick',
@@ -46,6 +56,7 @@ const told = entriesOf({
   checks: [CHECK],
   incidents: [INCIDENT],
   blocks: [BLOCK],
+  attachments: [PICTURE],
 })
 
 describe('the record of a horse', () => {
@@ -53,6 +64,7 @@ describe('the record of a horse', () => {
     expect(told.map(({ on, kind }) => `${on} ${kind}`)).toEqual([
       '2026-05-12 checks',
       '2026-05-11 blocks',
+      '2026-05-11 attachments',
       '2026-05-10 sessions',
       '2026-05-09 incidents',
       '2026-05-01 blocks',
@@ -62,6 +74,7 @@ describe('the record of a horse', () => {
   it('says what must not be overlooked, and what was taken back', () => {
     expect(told.flatMap(({ grave }) => grave)).toEqual([
       'not right',
+      'its file was refused',
       '2 answers against the permit',
       'person hurt',
     ])
@@ -79,6 +92,7 @@ describe('the record of a horse', () => {
       checks: [],
       incidents: [],
       blocks: [{ ...BLOCK, until: null }],
+      attachments: [],
     })
     expect(open.map(({ on }) => on)).toEqual(['2026-05-01'])
   })

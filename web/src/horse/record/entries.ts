@@ -1,11 +1,12 @@
-import type { Block, Check, Incident, Session } from '@still-pine/contract'
+import type { Attachment, Block, Check, Incident, Session } from '@still-pine/contract'
 import { count, type Day } from '@still-pine/core/answer'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
 import { INCIDENT_WORDS } from '../../shared/incident-words'
-import { clock } from '../../shared/words'
+import { KIND_WORDS } from '../../shared/attachments/words'
+import { clock, dayOf } from '../../shared/words'
 import { kindWord } from '../care/check-form'
 
-export const KINDS = ['sessions', 'checks', 'incidents', 'blocks'] as const
+export const KINDS = ['sessions', 'checks', 'incidents', 'blocks', 'attachments'] as const
 export type EntryKind = (typeof KINDS)[number]
 
 /** One thing of a horse's record, as its time line shows it. */
@@ -19,6 +20,8 @@ export interface Entry {
   readonly grave: readonly string[]
   readonly withdrawn: boolean
   readonly to: string
+  /** Whose small picture is shown beside it. */
+  readonly attachment?: Attachment
 }
 
 interface Recorded {
@@ -27,6 +30,7 @@ interface Recorded {
   readonly checks: readonly Check[]
   readonly incidents: readonly Incident[]
   readonly blocks: readonly Block[]
+  readonly attachments: readonly Attachment[]
 }
 
 const ofSession = (horseId: string, session: Session): Entry => ({
@@ -93,11 +97,44 @@ const ofBlock = (horseId: string, { id, kind, from, until }: Block): readonly En
       ]
 }
 
+const BELONGS_WORDS = {
+  session: 'with a session',
+  answer: 'with an answer',
+  check: 'with a check',
+  incident: 'with an incident',
+} as const
+
+/** Where what is attached is seen beside what it belongs to; an answer's lie with the day's newest session. */
+const placeOf = (horseId: string, { to, recordId }: Attachment): string => {
+  if (to === 'session') return `/after/${horseId}?session=${recordId}`
+  return to === 'answer' ? `/after/${horseId}` : `/horses/${horseId}/incidents`
+}
+
+const ofAttachment = (horseId: string, attachment: Attachment): Entry => ({
+  key: attachment.id,
+  kind: 'attachments',
+  on: dayOf(attachment.at),
+  title: attachment.words || KIND_WORDS[attachment.kind],
+  words: [`${clock(attachment.at)}, ${attachment.byName}`, BELONGS_WORDS[attachment.to]],
+  grave: attachment.file === 'refused' ? ['its file was refused'] : [],
+  withdrawn: attachment.takenBack,
+  to: placeOf(horseId, attachment),
+  attachment,
+})
+
 /** Everything recorded of a horse in one time line, the newest first. */
-export const entriesOf = ({ horseId, sessions, checks, incidents, blocks }: Recorded): readonly Entry[] =>
+export const entriesOf = ({
+  horseId,
+  sessions,
+  checks,
+  incidents,
+  blocks,
+  attachments,
+}: Recorded): readonly Entry[] =>
   [
     ...sessions.map((session) => ofSession(horseId, session)),
     ...checks.map((check) => ofCheck(horseId, check)),
     ...incidents.map((incident) => ofIncident(horseId, incident)),
     ...blocks.flatMap((block) => ofBlock(horseId, block)),
+    ...attachments.map((one) => ofAttachment(horseId, one)),
   ].sort((a, b) => b.on.localeCompare(a.on))

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
+import { Thumbnail } from '../../shared/attachments/thumbnail'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
 import { ShutList } from '../../shared/shut-list'
@@ -16,12 +17,14 @@ const KIND_WORDS: Record<EntryKind, string> = {
   checks: 'Checks',
   incidents: 'Incidents',
   blocks: 'Blocks',
+  attachments: 'Pictures and spoken notes',
 }
 
 const Row = ({ entry }: { entry: Entry }) => (
   <li className="border-t border-line">
     <Link className="flex min-h-12 flex-wrap items-center gap-x-4 py-2" to={entry.to}>
       <b className="w-56 underline">{longDay(entry.on)}</b>
+      {entry.attachment && <Thumbnail attachment={entry.attachment} />}
       <span className={`font-bold ${entry.withdrawn ? 'line-through' : ''}`}>{entry.title}</span>
       {entry.withdrawn && <span>taken back</span>}
       <span className="text-quiet">{entry.words.join(', ')}</span>
@@ -60,16 +63,18 @@ const RecordPage = () => {
   const { data: sessions, error: noSessions } = useQuery('sessions', { horseId })
   const { data: care, error: noCare } = useCare(horseId)
   const { data: blocks, error: noBlocks } = useQuery('blocks', { horseId })
+  const { data: attached, error: noAttached } = useQuery('attachments', { horseId })
   const [only, setOnly] = useState<EntryKind | null>(null)
   const [isAdding, setAdding] = useState(false)
   const entries = useMemo(
     () =>
-      sessions && care && blocks
-        ? entriesOf({ horseId, sessions: sessions.sessions, ...care, blocks: blocks.blocks })
+      sessions && care && blocks && attached
+        ? entriesOf({ horseId, sessions: sessions.sessions, ...care, blocks: blocks.blocks, ...attached })
         : null,
-    [horseId, sessions, care, blocks],
+    [horseId, sessions, care, blocks, attached],
   )
-  if (!line || !entries) return <Loading error={error ?? noSessions ?? noCare ?? noBlocks} retry={retry} />
+  if (!line || !entries)
+    return <Loading error={error ?? noSessions ?? noCare ?? noBlocks ?? noAttached} retry={retry} />
   const shown = entries.filter(({ kind }) => only === null || kind === only)
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">

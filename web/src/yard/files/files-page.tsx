@@ -14,8 +14,11 @@ const Exports = () => {
     <section className="flex flex-col items-start">
       <h2 className="mb-1 text-2xl">Export</h2>
       <p className="max-w-prose">Everything here is yours, in open formats.</p>
+      <a className={LINK} href={`/api/v1${files.yardZipOut.path}`} download>
+        Export the whole yard, with its pictures (ZIP)
+      </a>
       <a className={LINK} href={`/api/v1${files.yardOut.path}`} download>
-        Export the whole yard (JSON)
+        Export the whole yard, without them (JSON)
       </a>
       <a className={LINK} href={`/api/v1${files.answersOut.path}`} download>
         Export all answers (CSV)

@@ -11,9 +11,9 @@ import { Loading } from '../../shared/loading'
 import { ImportLog } from './import-log'
 import { EndedNotice, SendingBar } from './sending-bar'
 import { useLogReader } from './use-log-reader'
-import { grouped } from '../../shared/words'
+import { sizeWords } from '../../shared/attachments/sizes'
 
-const isYard = (file: File): boolean => file.name.toLowerCase().endsWith('.json')
+const isYard = (file: File): boolean => /\.(json|zip)$/.test(file.name.toLowerCase())
 
 /** A whole yard's document: sent as it is. */
 const ImportYard = ({ file }: { file: File }) => {
@@ -28,8 +28,8 @@ const ImportYard = ({ file }: { file: File }) => {
   return (
     <div className="flex flex-col gap-4">
       <p>
-        The document of a yard, {grouped(Math.max(1, Math.round(file.size / 1024)))} kB. It brings horses,
-        sessions, answers, checks and incidents, and gives this yard its name. It goes into a yard without
+        The file of a yard, {sizeWords(file.size)}. It brings horses, sessions, answers, checks and incidents,
+        with their pictures where it is a ZIP, and gives this yard its name. It goes into a yard without
         horses.
       </p>
       {now && <SendingBar now={now} />}
@@ -77,12 +77,12 @@ const ImportPage = () => {
           <div className="max-w-xl">
             <Field
               label="File"
-              hint="A log of answers as CSV, from here or elsewhere; or a whole yard as JSON. Nothing is kept until you say so."
+              hint="A log of answers as CSV, from here or elsewhere; or a whole yard as ZIP or JSON. Nothing is kept until you say so."
             >
               {(props) => (
                 <input
                   type="file"
-                  accept=".csv,.tsv,.txt,.json"
+                  accept=".csv,.tsv,.txt,.json,.zip"
                   className={INPUT}
                   onChange={(event) => void choose(event.target.files?.[0])}
                   {...props}

@@ -2,6 +2,7 @@ import type { BatchItem } from '@still-pine/contract'
 import { calmWord, count, gradeWord } from '@still-pine/core/answer'
 import { circumstancesInWords } from '@still-pine/core/circumstances'
 import { CATALOGUE } from '@still-pine/core/program'
+import { attachmentWords } from '../../shared/attachments/words'
 import { INCIDENT_WORDS } from '../../shared/incident-words'
 import { sideAfter } from '../../shared/words'
 
@@ -26,6 +27,8 @@ export const itemWords = (item: BatchItem): string => {
       return `how the session was: ${circumstancesInWords(item.circumstances) || 'nothing noted'}`
     case 'arrange':
       return 'how the session is arranged'
+    case 'attach':
+      return attachmentWords(item.attachment)
     case 'confirm':
       return `confirmed at the pen: ${item.confirmed.join(', ') || 'nothing'}`
   }

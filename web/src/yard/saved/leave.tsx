@@ -1,8 +1,9 @@
 import { count } from '@still-pine/core/answer'
 import { useState } from 'react'
 import { useLeave } from '../../app/use-leave'
-import { entriesOf, handOver, waitingFile } from '@still-pine/device'
+import { entriesOf, handOver, takenHere, waitingFile } from '@still-pine/device'
 import { useLiveQuery } from '../../offline/use-live-query'
+import { saveToDevice } from '../../shared/attachments/words'
 import { Button } from '../../ui/button'
 import { Sheet } from '../../ui/sheet'
 
@@ -15,9 +16,13 @@ export const Leave = ({ person }: Props) => {
   const { signOutAndKeep, signOutAndWipe } = useLeave(person.id)
   const [isWiping, setWiping] = useState(false)
   const entries = useLiveQuery(() => entriesOf(person.id), [person.id]) ?? []
-  const wipe = (): void => (entries.length === 0 ? void signOutAndWipe() : setWiping(true))
-  const takeOut = (): void =>
-    handOver(waitingFile(entries, person.name, new Date()), 'still-pine-waiting.json')
+  const files = useLiveQuery(() => takenHere(person.id), [person.id]) ?? []
+  const waiting = entries.length + files.length
+  const wipe = (): void => (waiting === 0 ? void signOutAndWipe() : setWiping(true))
+  const takeOut = (): void => {
+    if (entries.length > 0) handOver(waitingFile(entries, person.name, new Date()), 'still-pine-waiting.json')
+    for (const taken of files) saveToDevice(taken)
+  }
   return (
     <section className="flex flex-col gap-2">
       <h2 className="text-2xl">Sign out</h2>
@@ -30,11 +35,11 @@ export const Leave = ({ person }: Props) => {
         <Button look="danger" onClick={wipe}>
           Sign out and wipe
         </Button>
-        {entries.length > 0 && <Button onClick={takeOut}>Save what waits as a file</Button>}
+        {waiting > 0 && <Button onClick={takeOut}>Save what waits as a file</Button>}
       </div>
       <Sheet
         open={isWiping}
-        title={`${count(entries.length, 'entry', 'entries')} would be lost`}
+        title={`${count(waiting, 'entry', 'entries')} would be lost`}
         onClose={() => setWiping(false)}
       >
         <div className="flex flex-col items-start gap-3">

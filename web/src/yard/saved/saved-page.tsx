@@ -6,6 +6,7 @@ import { useLiveQuery } from '../../offline/use-live-query'
 import { useNow } from '../../ui/use-now'
 import { Loading } from '../../shared/loading'
 import { upperFirst } from '@still-pine/core/readiness'
+import { FilesHere } from './files-here'
 import { Leave } from './leave'
 import { RefusedList } from './refused-list'
 import { SpoiltList } from './spoilt-list'
@@ -35,6 +36,7 @@ const SavedPage = () => {
       </div>
       {refused.length > 0 && <RefusedList refused={refused} rows={rows} />}
       {spoilt.length > 0 && <SpoiltList spoilt={spoilt} />}
+      <FilesHere personId={personId} />
       <div className="grid gap-8 desk:grid-cols-2">
         <WaitingList waiting={whole.filter((entry) => entry.refused === undefined)} rows={rows} />
         <StoredHere personId={personId} />
