@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ATTACHED_TO, ATTACHMENT_KINDS, MOST_BYTES, type AttachmentKind } from './attachment-kinds'
-import { Id, Instant, words } from './primitives'
+import { Day, Id, Instant, words } from './primitives'
 
 /** What a file may be by its own content, and what it is then served as. Nothing here can be run by a browser. */
 export const SERVED_AS: Readonly<Record<AttachmentKind, Readonly<Record<string, string>>>> = {
@@ -59,6 +59,8 @@ export const FILE_STATES = ['coming', 'here', 'refused'] as const
 export const Attachment = z.object({
   ...ATTACHMENT,
   id: Id,
+  /** The yard's day it was taken on. */
+  day: Day,
   personId: Id,
   byName: z.string(),
   takenBack: z.boolean(),

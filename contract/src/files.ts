@@ -73,8 +73,8 @@ export const files = {
   attachmentThumbnail: {
     method: 'get',
     path: '/attachments/{attachmentId}/thumbnail',
-    summary: 'The small JPEG of a picture or clip',
-    needs: 'read-yard',
+    summary: 'The small JPEG of a picture or clip; for an owner, of what was chosen for their report',
+    needs: 'read-own-reports',
     type: 'image/jpeg',
   },
   attachmentFile: {

@@ -43,10 +43,17 @@ export const Report = z.object({
   incidents: z.array(z.string()),
   tight: z.array(z.string()),
   against: z.array(z.object({ day: Day, name: z.string(), words: z.string(), why: z.string().nullable() })),
+  pictures: z.array(z.object({ id: Id, day: Day, words: z.string() })).default([]),
 }) satisfies z.ZodType<CoreReport>
 
 /** A report with whose it is, as it is read without a sign-in. */
-export const NamedReport = z.object({ yardName: z.string(), horseName: z.string(), report: Report })
+export const NamedReport = z.object({
+  yardName: z.string(),
+  horseName: z.string(),
+  report: Report,
+  /** The newest of its pictures by their ids, as JPEG in base64: who reads it has no other way to them. */
+  pictures: z.record(Id, z.base64()).default({}),
+})
 
 /** A link by which somebody without a sign-in reads the report of one horse. */
 export const ReportLink = z.object({

@@ -153,6 +153,7 @@ export const YARD_PARTS = {
     id: Id,
     horse: Id,
     person: Id,
+    day: Day,
     /** What its file is by its own content; null where it has not come. */
     type: z.enum(MEDIA_TYPES).nullable().default(null),
   }),

@@ -13,6 +13,7 @@ create table attachment (
   bytes integer not null check (bytes > 0),
   sha256 text not null check (sha256 ~ '^[0-9a-f]{64}$'),
   at timestamptz not null,
+  day date not null,
   words text not null,
   in_report boolean not null,
   taken_back_at timestamptz,

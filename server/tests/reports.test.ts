@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { reportPdf } from '../src/paper/report-pdf'
 import { runsOf } from '../src/paper/letters'
 import { addHorse, answerItem, incidentItem, sendBatch, sessionItem, TestClock } from './making'
+import { attachItem, JPEG, png } from './media'
 import { startYard, type Running, type Visitor } from './running'
 
 const NOW = '2026-05-14T09:00:00Z'
@@ -100,6 +101,45 @@ describe('a link to a report', () => {
     expect((await readBy(link)).status).toBe(404)
   })
 
+  it('shows the pictures the yard chose, and neither others nor any way to them', async () => {
+    const at = { change: { at: '2026-05-14T08:30:00.000Z' } }
+    const sessionId = sessionItem(horseId, '2026-05-14T08:20:00Z')
+    const bytes = png(20)
+    const [chosen, other] = [true, false].map((inReport) =>
+      attachItem(horseId, {
+        bytes,
+        recordId: sessionId.session.id,
+        change: { ...at.change, inReport, words: 'at the gate' },
+      }),
+    ) as [ReturnType<typeof attachItem>, ReturnType<typeof attachItem>]
+    await sendBatch(yard.starter, [sessionId, chosen, other], clock.iso)
+    for (const { id } of [chosen, other]) {
+      await yard.starter.bytes('PUT', `/attachments/${id}/pieces/0`, { body: bytes })
+      await yard.starter.bytes('PUT', `/attachments/${id}/thumbnail`, { body: JPEG })
+    }
+    const { body } = await readBy(await makeLink())
+    expect(body.report.pictures).toEqual([{ id: chosen.id, day: '2026-05-14', words: 'at the gate' }])
+    expect(body.pictures).toEqual({ [chosen.id]: JPEG.toString('base64') })
+    const email = 'owner@example.org'
+    const personId = uuid()
+    await yard.starter.put(`/people/${personId}`, {
+      name: 'Una',
+      role: 'owner',
+      email,
+      password: 'a long enough one',
+    })
+    const { body: horse } = await yard.starter.get<{ version: number }>(`/horses/${horseId}`)
+    await yard.starter.put(`/horses/${horseId}/owner`, { personId, version: horse.version })
+    const owner = yard.visitor()
+    await owner.post('/sign-in', { email, password: 'a long enough one' })
+    const status = async (id: string, which: string) =>
+      (await owner.bytes('GET', `/attachments/${id}/${which}`)).status
+    expect(await status(chosen.id, 'thumbnail')).toBe(200)
+    expect(await status(chosen.id, 'file')).toBe(403)
+    expect(await status(other.id, 'thumbnail')).toBe(404)
+    expect((await owner.bytes('PUT', `/attachments/${other.id}/pieces/0`, { body: bytes })).status).toBe(403)
+  })
+
   it('ends after its day, and when it is revoked for good', async () => {
     const ended = await makeLink('2026-05-14')
     expect((await readBy(ended)).status).toBe(200)
@@ -143,6 +183,7 @@ describe('the paper', () => {
     incidents: [],
     tight: [],
     against: [],
+    pictures: [],
   }
 
   // PDF.js reads what a person would copy out of it.
@@ -157,11 +198,27 @@ describe('the paper', () => {
   }
 
   it('says in words what the page says', async () => {
-    const pdf = await reportPdf({ yardName: 'Still Pine', horseName: 'Ωμέγα Кроншнеп Ørn', report })
+    const pdf = await reportPdf({
+      yardName: 'Still Pine',
+      horseName: 'Ωμέγα Кроншнеп Ørn',
+      report,
+      pictures: {},
+    })
     const text = await textOf(pdf)
     expect(text).toContain('Ωμέγα Кроншнеп Ørn')
     expect(text).toContain('The gate “Halter”: Not yet. 3 of 5 skills hold.')
     expect(text).toContain('Bend 6 times, 5 light.')
+  })
+
+  it('shows the pictures that came along, each with its day and what is seen, and no others', async () => {
+    const taken = (id: string, words: string) => ({ id, day: '2026-05-14', words })
+    const pictured = { ...report, pictures: [taken('a', 'the gate'), taken('b', 'the pond'), taken('c', '')] }
+    const pictures = { a: JPEG.toString('base64'), c: JPEG.toString('base64') }
+    const pdf = await reportPdf({ yardName: 'Y', horseName: 'Sedge', report: pictured, pictures })
+    expect(pdf.toString('latin1').match(/\/Subtype \/Image/g)).toHaveLength(2)
+    const text = await textOf(pdf)
+    expect(text).toContain('14 May 2026: the gate')
+    expect(text).not.toContain('the pond')
   })
 
   it('takes each letter from a font that has it, and tells one that none has', () => {
@@ -177,7 +234,12 @@ describe('the paper', () => {
 
   it('holds a name of any length and a year of work', async () => {
     const long = { ...report, done: Array.from({ length: 300 }, () => report.done[0]!) }
-    const pdf = await reportPdf({ yardName: 'Y', horseName: 'Sedge '.repeat(200), report: long })
+    const pdf = await reportPdf({
+      yardName: 'Y',
+      horseName: 'Sedge '.repeat(200),
+      report: long,
+      pictures: {},
+    })
     expect(pdf.length).toBeGreaterThan(20_000)
   })
 })

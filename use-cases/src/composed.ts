@@ -62,6 +62,10 @@ export const COMPOSED = {
       from,
       worked: await read('worked'),
       incidents: (await read('incidents')).filter(({ withdrawn }) => withdrawn === null),
+      pictures: (await read('attachments')).filter(
+        ({ kind, inReport, takenBack, file }) =>
+          kind === 'picture' && inReport && !takenBack && file === 'here',
+      ),
       against: against.map(({ step, ...one }) => ({ ...one, name: knownStep(program, step)?.name ?? step })),
     }) as Parts['report']
   },

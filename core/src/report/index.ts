@@ -4,6 +4,7 @@ export {
   REPORT_DAYS,
   type DayDone,
   type NextTold,
+  type PictureTold,
   type Report,
   type SkillTold,
   type StepDone,

@@ -31,6 +31,7 @@ const PARTS = {
   worked: [],
   incidents: [],
   against: [],
+  pictures: [],
 }
 
 describe('a report to the owner', () => {
@@ -78,6 +79,22 @@ describe('a report to the owner', () => {
     const kick = { kind: 'kick', on: day, step: 'foot-hind', hurt: 'person', fell: false, after: '' } as const
     const { incidents } = reportOf({ ...PARTS, incidents: [kick, { ...kick, on: '2025-12-31' }] })
     expect(incidents).toEqual([`A kick on ${day} at hind foot: a person was hurt.`])
+  })
+
+  it('shows the pictures the yard chose of these days, the newest first', () => {
+    const taken = (id: string, on: string) => ({ id, day: on, words: '' })
+    const { pictures } = reportOf({
+      ...PARTS,
+      pictures: [taken('a', '2026-01-01'), taken('b', day), taken('c', '2025-12-31')],
+    })
+    expect(pictures.map(({ id }) => id)).toEqual(['b', 'a'])
+  })
+
+  it('never calls a gate shut for what is confirmed on the morning itself', () => {
+    const unconfirmed = { ...inOrder(day), confirmed: [] }
+    const { next } = reportOf({ ...PARTS, facts: unconfirmed })
+    expect(next).toEqual(reportOf(PARTS).next)
+    expect(next!.sentence).not.toMatch(/confirm/i)
   })
 
   it('says tight only where tight was noted', () => {

@@ -4,7 +4,7 @@ import { snapshotOf } from '../blocks'
 import type { Worked } from '../counters'
 import { nearestGate } from '../evidence'
 import type { Facts, Hurt, Incident } from '../facts'
-import { INCIDENT_WORDS } from '../facts'
+import { CONFIRMATIONS, INCIDENT_WORDS } from '../facts'
 import { knownStep, rungAt, rungName, stepOf, type Program } from '../program'
 import type { State, Verdict, Views } from '../readiness'
 
@@ -59,6 +59,15 @@ export interface Report {
   /** Skills at which tight was noted more often than not. */
   readonly tight: readonly string[]
   readonly against: readonly AgainstPermit[]
+  /** Those of these days that the yard chose, the newest first. */
+  readonly pictures: readonly PictureTold[]
+}
+
+/** A picture, and what is seen on it. */
+export interface PictureTold {
+  readonly id: string
+  readonly day: Day
+  readonly words: string
 }
 
 /** Of a report that is not of a block: as many days back. */
@@ -91,6 +100,8 @@ interface Parts {
   readonly worked: readonly WorkedWell[]
   readonly incidents: readonly ToldIncident[]
   readonly against: readonly AgainstPermit[]
+  /** Pictures chosen for the owner, of any day. */
+  readonly pictures: readonly PictureTold[]
 }
 
 const groupedBy = <T>(items: readonly T[], key: (item: T) => string): readonly (readonly T[])[] => {
@@ -172,7 +183,17 @@ const withSidesTogether = (skills: readonly SkillTold[]): readonly SkillTold[] =
  * A horse told to its owner on a day: what was done and in which order, what holds, what is next and why not sooner,
  * incidents told plainly. It says only what was recorded: tight only where tight was noted.
  */
-export const reportOf = ({ program, views, facts, day, from, worked, incidents, against }: Parts): Report => {
+export const reportOf = ({
+  program,
+  views,
+  facts,
+  day,
+  from,
+  worked,
+  incidents,
+  against,
+  pictures,
+}: Parts): Report => {
   const within = <T>(on: (item: T) => Day, items: readonly T[]): readonly T[] =>
     items.filter((item) => on(item) >= from && on(item) <= day)
   const { tracks, worries } = snapshotOf({
@@ -183,7 +204,9 @@ export const reportOf = ({ program, views, facts, day, from, worked, incidents, 
     workDays: 0,
     calendarDays: 0,
   })
-  const nearest = nearestGate(program, views, { facts, counted: new Map(), on: day })
+  // What is confirmed on the morning itself is not what an owner waits for.
+  const asOnTheDay = { ...facts, confirmed: CONFIRMATIONS }
+  const nearest = nearestGate(program, views, { facts: asOnTheDay, counted: new Map(), on: day })
   const holding = ({ state }: FrozenTrack): boolean => state === 'solid' || state === 'rusty'
   return {
     day,
@@ -206,5 +229,6 @@ export const reportOf = ({ program, views, facts, day, from, worked, incidents, 
       .map((incident) => incidentWords(program, incident)),
     tight: worries,
     against: within((one) => one.day, against),
+    pictures: [...within((picture) => picture.day, pictures)].sort((a, b) => b.day.localeCompare(a.day)),
   }
 }

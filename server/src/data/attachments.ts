@@ -15,7 +15,7 @@ export const attachmentsOf = async (client: Client, horseId: string): Promise<At
   (
     await rows<Row>(
       client,
-      sql`select a.id, ${BELONGS_TO}, a.kind, a.bytes, a.sha256, a.at, a.words, a.in_report as "inReport",
+      sql`select a.id, ${BELONGS_TO}, a.kind, a.bytes, a.sha256, a.at, a.day, a.words, a.in_report as "inReport",
                  a.person_id as "personId", p.name as "byName", a.taken_back_at is not null as "takenBack",
                  case when a.type is not null then 'here' when a.refused is not null then 'refused'
                       else 'coming' end as file, a.refused
@@ -41,16 +41,22 @@ export const namedAttachments = async (
 export const saveAttachment = (
   client: Client,
   { yardId, horseId, personId }: Owner,
-  { id, attachment, at, now }: { id: string; attachment: PutAttachment; at: Date; now: Date },
+  {
+    id,
+    attachment,
+    at,
+    day,
+    now,
+  }: { id: string; attachment: PutAttachment; at: Date; day: string; now: Date },
 ) => {
   const { to, recordId, kind, bytes, sha256, words, inReport, takenBack } = attachment
   const of = (record: PutAttachment['to']): string | null => (to === record ? recordId : null)
   return run(
     client,
     sql`insert into attachment (yard_id, id, horse_id, person_id, session_id, answer_id, check_id, incident_id, kind,
-                                bytes, sha256, at, words, in_report, taken_back_at)
+                                bytes, sha256, at, day, words, in_report, taken_back_at)
         values (${yardId}, ${id}, ${horseId}, ${personId}, ${of('session')}, ${of('answer')}, ${of('check')},
-                ${of('incident')}, ${kind}, ${bytes}, ${sha256}, ${at}, ${words}, ${inReport},
+                ${of('incident')}, ${kind}, ${bytes}, ${sha256}, ${at}, ${day}, ${words}, ${inReport},
                 ${takenBack ? now : null})
         on conflict (yard_id, id) do update set words = excluded.words, in_report = excluded.in_report,
           taken_back_at = case when excluded.taken_back_at is null then null
@@ -108,10 +114,10 @@ export const fileMissing = (client: Client, id: string) =>
 export const allFilesMissing = (client: Client) =>
   run(client, sql`update attachment set type = null, refused = ${MISSING} where refused is null`)
 
-/** Pictures that the yard chose for the report of a horse, whatever their day. */
-export const reportPictures = (client: Client, horseId: string) =>
-  rows<{ id: string }>(
+/** Whether an owner may see it: it is of a horse of theirs, and was chosen for the report. */
+export const isChosenFor = async (client: Client, personId: string, id: string): Promise<boolean> =>
+  (await maybeRow(
     client,
-    sql`select id from attachment where horse_id = ${horseId} and in_report and kind = 'picture' and type is not null
-          and taken_back_at is null`,
-  )
+    sql`select from attachment a join horse_owner o on o.horse_id = a.horse_id
+        where a.id = ${id} and o.person_id = ${personId} and a.in_report and a.taken_back_at is null`,
+  )) !== undefined

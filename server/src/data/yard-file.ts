@@ -54,7 +54,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     from overrule order by overrule.at, id`),
   attachments:
     plain(`select id, horse_id as horse, person_id as person, ${BELONGS_TO.text}, kind, bytes, sha256,
-      ${instant('at')} as at, words, in_report as "inReport", taken_back_at is not null as "takenBack", type
+      ${instant('at')} as at, day, words, in_report as "inReport", taken_back_at is not null as "takenBack", type
     from attachment order by attachment.at, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
@@ -220,13 +220,13 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
       verdict text, reason text, at timestamptz, "takenBack" boolean) order by n`,
   attachments: (yardId, records) => sql`
     insert into attachment (yard_id, id, horse_id, person_id, session_id, answer_id, check_id, incident_id, kind, bytes,
-                            sha256, at, words, in_report, taken_back_at, type)
+                            sha256, at, day, words, in_report, taken_back_at, type)
     select ${yardId}, r.id, r.horse, r.person, case when r."to" = 'session' then r."recordId" end,
            case when r."to" = 'answer' then r."recordId" end, case when r."to" = 'check' then r."recordId" end,
-           case when r."to" = 'incident' then r."recordId" end, r.kind, r.bytes, r.sha256, r.at, r.words, r."inReport",
+           case when r."to" = 'incident' then r."recordId" end, r.kind, r.bytes, r.sha256, r.at, r.day, r.words, r."inReport",
            case when r."takenBack" then r.at end, r.type
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "to" text,
-      "recordId" uuid, kind text, bytes int, sha256 text, at timestamptz, words text, "inReport" boolean,
+      "recordId" uuid, kind text, bytes int, sha256 text, at timestamptz, day date, words text, "inReport" boolean,
       "takenBack" boolean, type text) order by n`,
   owners: (yardId, records) => sql`
     insert into horse_owner (horse_id, yard_id, person_id)

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
-import { mkdir, open, rename, rm, stat, writeFile } from 'node:fs/promises'
+import { mkdir, open, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { SERVED_AS, type PutAttachment } from '@still-pine/contract'
@@ -96,6 +96,11 @@ export class AttachmentFiles {
     await writeFile(part, bytes, { mode: 0o600 })
     await rename(part, this.thumbnail(yardId, id))
     return true
+  }
+
+  /** The small picture of a file; nothing where there is none. */
+  async readThumbnail(yardId: string, id: string): Promise<Buffer | null> {
+    return readFile(this.thumbnail(yardId, id)).catch(() => null)
   }
 
   /** Takes away all that is kept under an id. */

@@ -1,8 +1,16 @@
 import { files, Id, PIECE_BYTES, SERVED_AS, THUMBNAIL_BYTES, type Received } from '@still-pine/contract'
+import { mayDo } from '@still-pine/contract/rights'
 import { notFound, Refusal } from '@still-pine/use-cases'
 import { raw, type Request, type RequestHandler, type Response, type Router } from 'express'
 import { z } from 'zod'
-import { expectedFile, fileCame, fileRefused, holdExpectedFile, type ExpectedFile } from '../data/attachments'
+import {
+  expectedFile,
+  fileCame,
+  fileRefused,
+  holdExpectedFile,
+  isChosenFor,
+  type ExpectedFile,
+} from '../data/attachments'
 import type { Dependencies } from './dependencies'
 import { askerOf, inYardSeen } from './serve'
 
@@ -105,11 +113,17 @@ const nameFor = (id: string, type: string): string =>
 const giveFile =
   (deps: Dependencies, which: 'file' | 'thumbnail'): RequestHandler =>
   async (request, response) => {
-    const asker = await askerOf(deps, request, files.attachmentFile.needs)
-    const id = idIn(request)
-    const found = await inYardSeen(deps, { asker, view: 'one moment' }, ({ client }) =>
-      expectedFile(client, id),
+    const asker = await askerOf(
+      deps,
+      request,
+      files[which === 'file' ? 'attachmentFile' : 'attachmentThumbnail'].needs,
     )
+    const id = idIn(request)
+    const found = await inYardSeen(deps, { asker, view: 'one moment' }, async ({ client }) => {
+      // An owner sees of their own horses what was chosen for the report, small.
+      const may = mayDo(asker.role, 'read-yard') || (await isChosenFor(client, asker.personId, id))
+      return may ? expectedFile(client, id) : undefined
+    })
     if (!found || (which === 'file' && found.type === null)) throw notFound(NOT_HERE)
     if (which === 'thumbnail')
       return sendFile(response, deps.attachments.thumbnail(asker.yardId, id), 'image/jpeg')

@@ -1,4 +1,11 @@
-import { files, routes, type NamedReport, type ReadReport, type ReportLink } from '@still-pine/contract'
+import {
+  files,
+  routes,
+  type NamedReport,
+  type ReadReport,
+  type Report,
+  type ReportLink,
+} from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { urlencoded, type RequestHandler, type Response, type Router } from 'express'
@@ -41,11 +48,28 @@ const toldOf = (secret: string, row: ReportLinkRow): ReportLink => {
   }
 }
 
-const namedReport = async (yard: Yard, horseId: string): Promise<NamedReport> => {
+/** So many pictures go with a report; a page of thousands is read by nobody. */
+const MOST_PICTURES = 8
+
+const picturesOf = async (
+  deps: Dependencies,
+  yard: Yard,
+  report: Report,
+): Promise<Record<string, string>> => {
+  const pictures: Record<string, string> = {}
+  for (const { id } of report.pictures.slice(0, MOST_PICTURES)) {
+    const small = await deps.attachments.readThumbnail(yard.yardId, id)
+    if (small) pictures[id] = small.toString('base64')
+  }
+  return pictures
+}
+
+const namedReport = async (deps: Dependencies, yard: Yard, horseId: string): Promise<NamedReport> => {
   const horse = await horseById(yard.client, horseId)
   if (!horse) throw notFound('This horse')
   const report = await readOf(yard, { horseId })('report')
-  return { yardName: (await yardNow(yard.client))!.name, horseName: horse.name, report }
+  const { name } = (await yardNow(yard.client))!
+  return { yardName: name, horseName: horse.name, report, pictures: await picturesOf(deps, yard, report) }
 }
 
 const OVER = 'This link has ended, was revoked, or is not ours. Ask the yard for another.'
@@ -67,7 +91,7 @@ const shared = async (deps: Dependencies, { token, code }: ReadReport): Promise<
     return { horseId: row.horseId, fits }
   })
   if (!link.fits) throw refusedFor('code', 'This is not its code. It is told apart from the link.')
-  return inYardOf(deps, { asker, view: 'one moment' }, (yard) => namedReport(yard, link.horseId))
+  return inYardOf(deps, { asker, view: 'one moment' }, (yard) => namedReport(deps, yard, link.horseId))
 }
 
 const sendPdf = async (response: Response, report: NamedReport): Promise<void> => {
@@ -87,7 +111,7 @@ const pdfOf =
     const report = await inYardSeen(deps, { asker, view: 'one moment' }, async (yard) => {
       const own = mayDo(asker.role, 'read-yard') ? null : await horsesOfOwner(yard.client, asker.personId)
       if (own && !own.some(({ id }) => id === horseId)) throw notFound('This horse')
-      return namedReport(yard, horseId)
+      return namedReport(deps, yard, horseId)
     })
     await sendPdf(response, report)
   }

@@ -69,8 +69,33 @@ const nextLines = ({ next }: Report): readonly string[] =>
           : []),
       ]
 
+const PICTURE_POINTS = { width: 230, height: 172 } as const
+const BETWEEN_POINTS = 22
+
+/** Two pictures a row, each with its day and what is seen. */
+const pictures = (sheet: Sheet, { report, pictures: jpegs }: NamedReport): void => {
+  const shown = report.pictures.filter(({ id }) => jpegs[id] !== undefined)
+  if (shown.length === 0) return
+  sheet.y += 8
+  paragraph(sheet, 'Pictures', { size: 14, weight: 700, gap: 2 })
+  const { width, height } = PICTURE_POINTS
+  for (let i = 0; i < shown.length; i += 2) {
+    const row = shown.slice(i, i + 2)
+    if (sheet.y + height + 3 * BETWEEN_POINTS > sheet.page.height - sheet.page.margins.bottom) sheet.addPage()
+    const top = sheet.y
+    row.forEach(({ id }, n) => {
+      const left = sheet.page.margins.left + n * (width + BETWEEN_POINTS)
+      sheet.image(Buffer.from(jpegs[id]!, 'base64'), left, top, { fit: [width, height] })
+    })
+    sheet.y = top + height + 4
+    for (const { day, words } of row)
+      paragraph(sheet, `${dayWords(day)}${words ? `: ${words}` : ''}`, { gap: 1 })
+  }
+}
+
 /** The report of a horse on paper: the same as on the page, in the same words. */
-export const reportPdf = ({ yardName, horseName, report }: NamedReport): Promise<Buffer> => {
+export const reportPdf = (named: NamedReport): Promise<Buffer> => {
+  const { yardName, horseName, report } = named
   const sheet = newSheet(`${horseName}, ${dayWords(report.day)}`)
   paragraph(sheet, horseName, { size: 24, weight: 700, gap: 0 })
   paragraph(
@@ -101,6 +126,7 @@ export const reportPdf = ({ yardName, horseName, report }: NamedReport): Promise
     },
   ]
   for (const one of parts) part(sheet, one)
+  pictures(sheet, named)
   done(sheet, report)
   return asBytes(sheet)
 }

@@ -48,7 +48,7 @@ export type Change =
   | ({ readonly kind: 'note'; readonly at: Date } & Omit<Item<'note'>, 'do' | 'at'>)
   | ({ readonly kind: 'circumstances' } & Omit<Item<'circumstances'>, 'do' | 'at'>)
   | ({ readonly kind: 'arrangement'; readonly at: Date } & Omit<Item<'arrange'>, 'do' | 'at'>)
-  | ({ readonly kind: 'attachment'; readonly at: Date } & Omit<Item<'attach'>, 'do'>)
+  | ({ readonly kind: 'attachment'; readonly at: Date; readonly day: Day } & Omit<Item<'attach'>, 'do'>)
   | ({ readonly kind: 'confirmation' } & Omit<Item<'confirm'>, 'do'>)
 
 /** The change an item asks for, whether or not it may be. */
@@ -89,7 +89,8 @@ export const changeOf = (item: BatchItem, moment: Moment): Change => {
     }
     case 'attach': {
       const { do: _do, ...attach } = item
-      return { kind: 'attachment', ...attach, at: corrected(moment, item.attachment.at) }
+      const at = corrected(moment, item.attachment.at)
+      return { kind: 'attachment', ...attach, at, day: moment.dayIn(at) }
     }
     case 'confirm': {
       const { do: _do, ...confirmation } = item

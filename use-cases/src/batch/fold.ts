@@ -64,7 +64,7 @@ export const fold = (file: HorseFile, change: Change, { personId, personName, se
       const known = file.attachments.find((one) => one.id === id)
       const told = known ?? { personId, byName: personName, file: 'coming' as const, refused: null }
       const others = file.attachments.filter((one) => one !== known)
-      return { ...file, attachments: [...others, { ...told, id, ...attachment }] }
+      return { ...file, attachments: [...others, { ...told, id, ...attachment, day: change.day }] }
     }
     case 'note':
       return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })

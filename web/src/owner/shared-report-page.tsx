@@ -28,7 +28,13 @@ const SharedReportPage = () => {
             <Button type="submit">As a PDF</Button>
           </form>
         </div>
-        <ReportSheet report={data.report} />
+        <ReportSheet
+          report={data.report}
+          urlOf={(id) => {
+            const jpeg = data.pictures[id]
+            return jpeg === undefined ? undefined : `data:image/jpeg;base64,${jpeg}`
+          }}
+        />
       </main>
     )
   return (

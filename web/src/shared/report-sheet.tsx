@@ -1,6 +1,7 @@
 import type { Report } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
 import type { ReactNode } from 'react'
+import { Fold } from '../ui/fold'
 import { fullDay, sideAfter, STATE_WORDS, VERDICTS, withDays } from './words'
 
 const Part = ({ title, children }: { title: string; children: ReactNode }) => (
@@ -42,7 +43,20 @@ const Next = ({ next }: Pick<Report, 'next'>) =>
     </div>
   )
 
+const DAYS_OPEN = 5
+
 const Done = ({ done }: Pick<Report, 'done'>) => (
+  <>
+    <Days done={done.slice(0, DAYS_OPEN)} />
+    {done.length > DAYS_OPEN && (
+      <Fold title={`The ${count(done.length - DAYS_OPEN, 'day')} before`}>
+        <Days done={done.slice(DAYS_OPEN)} />
+      </Fold>
+    )}
+  </>
+)
+
+const Days = ({ done }: Pick<Report, 'done'>) => (
   <ol className="flex max-w-prose flex-col gap-2">
     {done.length === 0 && <li className="text-quiet">Nothing was asked in these days.</li>}
     {done.map(({ day, place, steps }) => (
@@ -61,8 +75,37 @@ const Done = ({ done }: Pick<Report, 'done'>) => (
   </ol>
 )
 
+const Pictures = ({ report, urlOf }: { report: Report; urlOf: PictureUrl }) => (
+  <ul className="flex flex-wrap gap-4">
+    {report.pictures.map(({ id, day, words }) => {
+      const url = urlOf(id)
+      return (
+        url !== undefined && (
+          <li key={id} className="w-60 max-w-full break-inside-avoid">
+            <img src={url} alt={words || `Taken on ${withDays(day)}`} className="border border-line" />
+            <span className="text-quiet">
+              {withDays(day)}
+              {words && `: ${words}`}
+            </span>
+          </li>
+        )
+      )
+    })}
+  </ul>
+)
+
+/** Where a picture of a report is had. */
+type PictureUrl = (id: string) => string | undefined
+
+const ofTheYard: PictureUrl = (id) => `/api/v1/attachments/${id}/thumbnail`
+
+interface SheetProps {
+  readonly report: Report
+  readonly urlOf?: PictureUrl
+}
+
 /** A horse told to its owner: what is next and why not sooner, what holds, what happened, what was done. */
-export const ReportSheet = ({ report }: { report: Report }) => (
+export const ReportSheet = ({ report, urlOf = ofTheYard }: SheetProps) => (
   <div className="flex flex-col gap-6">
     <p className="text-quiet">
       {fullDay(report.from)} to {fullDay(report.day)}. Worked by {report.school}. It says only what was
@@ -100,6 +143,11 @@ export const ReportSheet = ({ report }: { report: Report }) => (
         )}
       </div>
     </div>
+    {report.pictures.length > 0 && (
+      <Part title="Pictures">
+        <Pictures report={report} urlOf={urlOf} />
+      </Part>
+    )}
     <Part title="What was done, the last day first">
       <Done done={report.done} />
     </Part>

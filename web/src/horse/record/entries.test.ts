@@ -35,6 +35,7 @@ const PICTURE = {
   to: 'check',
   kind: 'picture',
   at: '2026-05-11T08:00:00.000Z',
+  day: '2026-05-11',
   words: 'the girth',
   byName: 'Runa Vik',
   file: 'refused',

@@ -3,7 +3,7 @@ import { count, type Day } from '@still-pine/core/answer'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
 import { INCIDENT_WORDS } from '../../shared/incident-words'
 import { KIND_WORDS } from '../../shared/attachments/words'
-import { clock, dayOf } from '../../shared/words'
+import { clock } from '../../shared/words'
 import { kindWord } from '../care/check-form'
 
 export const KINDS = ['sessions', 'checks', 'incidents', 'blocks', 'attachments'] as const
@@ -113,7 +113,7 @@ const placeOf = (horseId: string, { to, recordId }: Attachment): string => {
 const ofAttachment = (horseId: string, attachment: Attachment): Entry => ({
   key: attachment.id,
   kind: 'attachments',
-  on: dayOf(attachment.at),
+  on: attachment.day,
   title: attachment.words || KIND_WORDS[attachment.kind],
   words: [`${clock(attachment.at)}, ${attachment.byName}`, BELONGS_WORDS[attachment.to]],
   grave: attachment.file === 'refused' ? ['its file was refused'] : [],
