@@ -20,6 +20,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Lapwing}/gates/first-time-up`,
   `/horses/${id.Curlew}/gates/hand-over`,
   '/yard/in',
+  '/yard/made-up',
   '/yard/schools',
   '/practice',
   `/horses/${id.Sedge}/from-above?step=flag`,

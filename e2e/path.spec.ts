@@ -131,7 +131,7 @@ test('keys walk the day: horses, parts and help', async ({ page, demo }) => {
   await page.keyboard.press('y')
   await expect(page.getByRole('heading', { level: 1, name: 'Still Pine' })).toBeVisible()
   await page.keyboard.press('?')
-  await expect(page.getByRole('dialog', { name: 'Help' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: /^Help/ })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.goto(`${demo.url}/horses/${id.Sedge}`)
   // The scale on the rope; the rows below have a link of the same name, and are drawn first.

@@ -129,6 +129,19 @@ export const buildServer = () => buildOnce(SERVER, bundleServer)
 
 export const buildDemo = () => bundle('demo/src/load.ts', 'demo/dist/load.js')
 
+/** The made-up yard as one file that a browser fetches when somebody wants to look at it. */
+const bundleMadeUpYard = async () =>
+  (await esbuild()).build({
+    entryPoints: [join(ROOT, 'demo/src/in-browser.ts')],
+    outfile: join(ROOT, 'web/dist/made-up-yard.js'),
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    target: 'es2022',
+    format: 'esm',
+    logLevel: 'warning',
+  })
+
 /** Builds the server now and whenever its code changes; tells when it was built. */
 export const watchServer = async (onBuilt) => {
   await bundle('server/src/threads/work.ts', 'server/dist/work.js')
@@ -163,6 +176,7 @@ const buildProduct = async () => {
   bundlePages('web')
   // After the interface, for its build empties the folder.
   bundlePages('stand-ins')
+  await bundleMadeUpYard()
   writeLicences(join(ROOT, 'web/dist/licences.txt'))
   await bundleServer()
   await buildDemo()

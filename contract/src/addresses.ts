@@ -25,6 +25,8 @@ export const addresses = {
   signIn: post('/sign-in'),
   signInDemo: post('/sign-in/demo'),
   signOut: post('/sign-out'),
+  toMadeUpYard: post('/made-up-yard'),
+  toOwnYard: post('/own-yard'),
   me: get('/me'),
   settings: put('/me/settings'),
   ownPassword: put('/me/password'),

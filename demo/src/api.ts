@@ -10,7 +10,8 @@ export class Api {
       headers: { 'Content-Type': 'application/json', ...(this.cookie ? { Cookie: this.cookie } : {}) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
-    const [set] = response.headers.getSetCookie()
+    // In a browser the cookie is the browser's own affair.
+    const [set] = response.headers.getSetCookie?.() ?? []
     if (set) this.cookie = set.split(';')[0]!
     if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`)
     return (await response.json()) as T

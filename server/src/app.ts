@@ -13,6 +13,7 @@ import { commandRoutes } from './http/commands'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { openApi } from './http/openapi'
+import { madeUpYardRoutes } from './http/made-up-yard'
 import { peopleRoutes } from './http/people'
 import { problems } from './http/problems'
 import { queryRoutes } from './http/queries'
@@ -75,6 +76,7 @@ const api = (deps: Dependencies): express.Router => {
     next()
   })
   peopleRoutes(router, deps)
+  madeUpYardRoutes(router, deps)
   queryRoutes(router, deps)
   commandRoutes(router, deps)
   batchRoute(router, deps)

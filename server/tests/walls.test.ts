@@ -1,3 +1,5 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import {
   ACTIONS,
   files,
@@ -20,6 +22,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { hashPassword } from '../src/auth/passwords'
 import { appUrl } from '../src/data/pool'
 import { addHorse, answerItem, horseForm, sendBatch, sessionItem, voidItem } from './making'
+import { attachItem, JPEG, png } from './media'
 import type { Visitor } from './running'
 import { FIRST_RUN, startYard, type Running } from './running'
 
@@ -35,6 +38,7 @@ const other = {
   session: uuid(),
   answer: uuid(),
   device: uuid(),
+  attachment: uuid(),
   person: '',
 }
 const PASSWORD = 'a long enough one'
@@ -90,6 +94,17 @@ beforeAll(async () => {
              false, false, false, false, false)`,
     [other.answer, other.yardId, other.horse, other.session, person],
   )
+  await owner.query(
+    `insert into attachment (id, yard_id, horse_id, person_id, session_id, kind, bytes, sha256, at, day, words, in_report,
+                             type)
+     values ($1, $2, $3, $4, $5, 'picture', 3, repeat('0', 64), now(), '2026-05-13', 'Heron', true, 'image/png')`,
+    [other.attachment, other.yardId, other.horse, person, other.session],
+  )
+  // Its file lies where it would be found.
+  const theirs = join(yard.filesFolder, other.yardId)
+  mkdirSync(theirs)
+  for (const name of [other.attachment, `${other.attachment}.thumbnail`])
+    writeFileSync(join(theirs, name), 'Heron')
 })
 afterAll(async () => {
   await owner.end()
@@ -187,6 +202,25 @@ describe('another yard’s ids', () => {
     }
     const { text } = await yard.starter.file('POST', files.answersIn.path, JSON.stringify(session))
     expect(text).toMatch(/a horse that is not in your yard/)
+  })
+
+  it('find no picture, and add nothing to one', async () => {
+    const path = (of: { path: string }) => pathTo(of.path, { attachmentId: other.attachment, from: 0 })
+    for (const of of [files.attachmentFile, files.attachmentThumbnail])
+      expect((await yard.starter.bytes('GET', path(of))).status).toBe(404)
+    for (const of of [files.attachmentPiece, files.attachmentThumbnailIn])
+      expect((await yard.starter.bytes('PUT', path(of), { body: JPEG })).status).toBe(404)
+    const bytes = png(20)
+    const own = await addHorse(yard.starter)
+    const { body } = await sendBatch(
+      yard.starter,
+      [
+        attachItem(other.horse, { bytes, recordId: other.session }),
+        attachItem(own, { bytes, recordId: other.session }),
+      ],
+      now.toISOString(),
+    )
+    expect(body.items.map(({ status }) => status)).toEqual(['refused', 'refused'])
   })
 
   it('are refused in a batch, one by one, and nothing is written', async () => {

@@ -27,6 +27,8 @@ export type CommandName = Exclude<
   | 'signIn'
   | 'signInDemo'
   | 'signOut'
+  | 'toMadeUpYard'
+  | 'toOwnYard'
   | 'ownPassword'
   | 'resetLink'
   | 'resetPassword'

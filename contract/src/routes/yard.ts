@@ -44,6 +44,18 @@ export const yardRoutes = {
     reply: Me,
   }),
   signOut: route({ ...addresses.signOut, summary: 'Sign out', needs: 'open', reply: nothing }),
+  toMadeUpYard: route({
+    ...addresses.toMadeUpYard,
+    summary: 'Go over to a made-up yard beside one’s own, made where there is none',
+    needs: 'edit-people',
+    reply: Me,
+  }),
+  toOwnYard: route({
+    ...addresses.toOwnYard,
+    summary: 'Back from the made-up yard to one’s own',
+    needs: 'signed-in',
+    reply: Me,
+  }),
   me: route({ ...addresses.me, summary: 'Who is signed in', needs: 'signed-in', reply: Me }),
   settings: route({
     ...addresses.settings,

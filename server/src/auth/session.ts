@@ -13,6 +13,8 @@ declare module 'express-session' {
     /** When somebody signed in, and when the cookie was last renewed, in milliseconds. */
     begunAt?: number
     renewedAt?: number
+    /** Who somebody is in their own yard, while they look at a made-up one. */
+    own?: { personId: string; epoch: number; deviceId: string | null }
   }
 }
 

@@ -16,6 +16,8 @@ export interface YardRow {
   readonly name: string
   readonly timeZone: string
   readonly demo: boolean
+  /** Whose made-up yard it is, where it is one. */
+  readonly madeUpFor?: string
 }
 
 /** Before a yard is known: whose address this is. */
@@ -27,6 +29,15 @@ export const findPersonByEmail = (client: Client, email: string) =>
 
 export const anyYard = async (client: Client): Promise<string | null> =>
   (await maybeRow<{ id: string | null }>(client, sql`select any_yard() as id`))?.id ?? null
+
+/** The made-up yard beside one, and its starter. */
+export const madeUpYardOf = async (client: Client, own: string) => {
+  const found = await maybeRow<{ yardId: string | null; personId: string | null }>(
+    client,
+    sql`select yard_id as "yardId", person_id as "personId" from made_up_yard_of(${own})`,
+  )
+  return found?.yardId && found.personId ? { yardId: found.yardId, personId: found.personId } : null
+}
 
 export const allYards = async (client: Client): Promise<string[]> =>
   (await rows<{ id: string }>(client, sql`select id from all_yards() as id`)).map(({ id }) => id)
@@ -41,8 +52,8 @@ export const lockFirstRun = (client: Client) => run(client, sql`select pg_adviso
 export const insertYard = (client: Client, yard: YardRow, at: Date) =>
   run(
     client,
-    sql`insert into yard (id, name, time_zone, demo, created_at)
-        values (${yard.id}, ${yard.name}, ${yard.timeZone}, ${yard.demo}, ${at})`,
+    sql`insert into yard (id, name, time_zone, demo, created_at, made_up_for)
+        values (${yard.id}, ${yard.name}, ${yard.timeZone}, ${yard.demo}, ${at}, ${yard.madeUpFor ?? null})`,
   )
 
 export const insertPerson = (

@@ -28,7 +28,7 @@ import { askerOf, CUT_OFF, serve, serveOpen } from './serve'
 
 const NOBODY = '00000000-0000-0000-0000-000000000000'
 
-const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Promise<Me> =>
+export const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Promise<Me> =>
   inYard(pool, who, {
     view: 'one moment',
     work: async (client) => {
@@ -50,7 +50,7 @@ const meOf = ({ pool, now, engine, threads }: Dependencies, who: SignedIn): Prom
     },
   })
 
-interface SignedIn {
+export interface SignedIn {
   readonly yardId: string
   readonly personId: string
 }
@@ -73,7 +73,7 @@ const newSession = (
     })
   })
 
-const startSession = async (
+export const startSession = async (
   { pool, now }: Dependencies,
   request: Request,
   { who, device }: { who: { readonly yardId: string; readonly personId: string }; device: DeviceTold },

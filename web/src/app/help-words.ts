@@ -21,4 +21,8 @@ export const TERMS: readonly (readonly [term: string, meaning: string])[] = [
   ['From memory', 'Marks tapped in afterwards. They count half, and never as a first ask.'],
   ['Talent, ease, speed', 'How able and how loose this horse starts a step, and how fast it learns.'],
   ['Load day', 'A day with lunge, lines, saddle, a rider, or long work: counted, and kept apart.'],
+  [
+    'Day confirmation',
+    'What can only be known on the day: a helper is here, the helmet is on. It holds for that day alone.',
+  ],
 ]

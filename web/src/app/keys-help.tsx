@@ -1,4 +1,7 @@
+import { useMatches } from 'react-router'
+import { Fold } from '../ui/fold'
 import { Sheet } from '../ui/sheet'
+import { PAGE_HELP } from './help-pages'
 import { TERMS } from './help-words'
 
 const EVERYWHERE = [
@@ -34,27 +37,41 @@ const Keys = ({ title, keys }: { title: string; keys: readonly (readonly [string
   </section>
 )
 
-const Terms = () => (
-  <section>
-    <h3 className="mb-2">Words</h3>
-    <dl className="flex flex-col gap-2">
-      {TERMS.map(([term, meaning]) => (
-        <div key={term}>
-          <dt className="font-bold">{term}</dt>
-          <dd>{meaning}</dd>
-        </div>
-      ))}
-    </dl>
-  </section>
+const Terms = ({ terms }: { terms: typeof TERMS }) => (
+  <dl className="flex flex-col gap-2">
+    {terms.map(([term, meaning]) => (
+      <div key={term}>
+        <dt className="font-bold">{term}</dt>
+        <dd>{meaning}</dd>
+      </div>
+    ))}
+  </dl>
 )
 
-/** The keys of this screen, and the product's words. */
-export const KeysHelp = ({ isPen, onClose }: { isPen: boolean; onClose: () => void }) => (
-  <Sheet open title="Help" onClose={onClose}>
-    {isPen && <Keys title="In the pen" keys={PEN} />}
-    <Keys title="Everywhere" keys={EVERYWHERE} />
-    <Terms />
-  </Sheet>
-)
+const EMPTY_HELP = { what: '', terms: [] } as const
+
+/** What this screen is for, its words and its keys; then all words. */
+export const KeysHelp = ({ isPen, onClose }: { isPen: boolean; onClose: () => void }) => {
+  const page = useMatches().at(-1)?.handle as string | undefined
+  const { what, terms } = PAGE_HELP[page ?? ''] ?? EMPTY_HELP
+  const here = TERMS.filter(([term]) => terms.includes(term))
+  const others = TERMS.filter(([term]) => !terms.includes(term))
+  return (
+    <Sheet open title={page === undefined ? 'Help' : `Help: ${page}`} onClose={onClose}>
+      {what && <p className="mb-4 max-w-prose text-lg">{what}</p>}
+      {here.length > 0 && (
+        <section className="mb-4">
+          <h3 className="mb-2">Words on this page</h3>
+          <Terms terms={here} />
+        </section>
+      )}
+      {isPen && <Keys title="In the pen" keys={PEN} />}
+      <Keys title="Everywhere" keys={EVERYWHERE} />
+      <Fold title={here.length > 0 ? 'All other words' : 'Words'} isOpen={here.length === 0}>
+        <Terms terms={others} />
+      </Fold>
+    </Sheet>
+  )
+}
 
 export default KeysHelp

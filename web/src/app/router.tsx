@@ -63,6 +63,7 @@ export const router = createBrowserRouter([
       { path: 'yard/places', handle: 'Places', ...page(() => import('../yard/places/places-page')) },
       { path: 'yard/files', handle: 'Files', ...page(() => import('../yard/files/files-page')) },
       { path: 'yard/settings', handle: 'Settings', ...page(() => import('../yard/settings/settings-page')) },
+      { path: 'yard/made-up', handle: 'A made-up yard', ...page(() => import('../yard/made-up-page')) },
       { path: 'yard/in', handle: 'Import', ...page(() => import('../yard/files/import-page')) },
       { path: 'yard/schools', handle: 'Schools', ...page(() => import('../yard/schools/schools-page')) },
       {

@@ -10,6 +10,7 @@ import { useSettled } from '../ui/use-settled'
 import { clock, longDay, otherZone } from '../shared/words'
 import { useQuery } from './client'
 import { useShownAt } from './shown'
+import { MadeUpBanner } from './made-up-banner'
 import { ReachBanner } from './reach-banner'
 import { refreshWhenQuiet } from './refresh-when-quiet'
 import { store, useAppDispatch, useAppSelector } from './store'
@@ -168,6 +169,7 @@ const Frame = ({ find, help, children }: FrameProps) => {
           <Tool icon={CircleHelp} word="Help" press={help} />
         </div>
       </header>
+      {me?.yard.demo && <MadeUpBanner />}
       {me && <ReachBanner personId={me.person.id} horseId={horseId} />}
       <TagRail chosen={horseId} />
       {children}

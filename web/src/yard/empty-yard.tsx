@@ -7,6 +7,11 @@ const OTHERS = [
     'Bring a file',
     'A log of answers from elsewhere, or a whole yard. You see what will come first.',
   ],
+  [
+    '/yard/made-up',
+    'Look at a made-up yard',
+    'Ten horses with weeks of work, beside yours. One press brings you back.',
+  ],
   ['/practice', 'Try the practice pen', 'Its horse is made up and answers like one. Nothing is kept.'],
   [
     '/yard/schools',
@@ -14,6 +19,8 @@ const OTHERS = [
     'Four ways of working, side by side; a horse is worked by one of them.',
   ],
 ] as const
+
+const FOR_STARTERS: readonly string[] = ['/yard/in', '/yard/made-up']
 
 /** A yard with no horse: what to do first. */
 export const EmptyYard = () => {
@@ -35,7 +42,7 @@ export const EmptyYard = () => {
         <p className="text-lg">A starter of the yard adds the first one.</p>
       )}
       <ul className="w-full">
-        {OTHERS.filter(([to]) => mayEdit || to !== '/yard/in').map(([to, name, what]) => (
+        {OTHERS.filter(([to]) => mayEdit || !FOR_STARTERS.includes(to)).map(([to, name, what]) => (
           <li key={to} className="border-t border-line">
             <Link className="block min-h-16 py-2 text-lg" to={to}>
               <b className="font-name underline">{name}</b>

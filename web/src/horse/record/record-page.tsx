@@ -24,7 +24,7 @@ const Row = ({ entry }: { entry: Entry }) => (
   <li className="border-t border-line">
     <Link className="flex min-h-12 flex-wrap items-center gap-x-4 py-2" to={entry.to}>
       <b className="w-56 underline">{longDay(entry.on)}</b>
-      {entry.attachment && <Thumbnail attachment={entry.attachment} />}
+      {entry.attachment && <Thumbnail attachment={entry.attachment} small />}
       <span className={`font-bold ${entry.withdrawn ? 'line-through' : ''}`}>{entry.title}</span>
       {entry.withdrawn && <span>taken back</span>}
       <span className="text-quiet">{entry.words.join(', ')}</span>

@@ -51,8 +51,8 @@ export const Attachments = ({ record, adding = 'open' }: Props) => {
       )}
       {mayAdd && isAdding && <AddButtons record={record} />}
       {mayAdd && adding === 'folded' && !isUnfolded && (
-        <Button look="quiet" className="no-print self-start" onClick={() => setUnfolded(true)}>
-          Add a picture, a clip or a spoken note
+        <Button look="quiet" className="no-print -ml-4 self-start" onClick={() => setUnfolded(true)}>
+          Add a picture or a spoken note
         </Button>
       )}
       {open && <Viewer attachment={open} horseId={horseId} onClose={() => setOpen(null)} />}

@@ -16,13 +16,15 @@ export const useAttachmentUrl = ({ id, file }: Attachment, which: 'file' | 'thum
 }
 
 /** The small picture of an attachment, or the sign of its kind where there is none. */
-export const Thumbnail = ({ attachment }: { attachment: Attachment }) => {
+export const Thumbnail = ({ attachment, small = false }: { attachment: Attachment; small?: boolean }) => {
   const { kind, words } = attachment
   const url = useAttachmentUrl(attachment, 'thumbnail')
   const [isMissing, setMissing] = useState(false)
   const Icon = ICONS[kind]
   return (
-    <span className="relative flex size-24 items-center justify-center overflow-hidden border-2 border-ink bg-panel">
+    <span
+      className={`relative flex items-center justify-center overflow-hidden border-2 border-ink bg-panel ${small ? 'size-16' : 'size-24'}`}
+    >
       {kind === 'voice' || url === undefined || isMissing ? (
         <Icon aria-hidden="true" className="size-8" />
       ) : (

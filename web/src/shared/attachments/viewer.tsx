@@ -29,9 +29,9 @@ const Shown = ({ attachment }: { attachment: Attachment }) => {
           : 'It lies on the device that took it, and comes here when that has signal.'}
       </p>
     )
-  if (kind === 'picture') return <img src={url} alt={name} className="max-h-[60dvh] w-full object-contain" />
+  if (kind === 'picture') return <img src={url} alt={name} className="max-h-[50dvh] w-full object-contain" />
   const Player = kind === 'clip' ? 'video' : 'audio'
-  return <Player src={url} controls playsInline aria-label={name} className="max-h-[60dvh] w-full" />
+  return <Player src={url} controls playsInline aria-label={name} className="max-h-[50dvh] w-full" />
 }
 
 /** One picture, clip or spoken note, with what is seen or heard in a line. */
