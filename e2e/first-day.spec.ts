@@ -43,8 +43,9 @@ test('a whole day by keyboard alone: looked at before, worked, confirmed after, 
   await page.getByRole('navigation', { name: 'Today’s horses' }).waitFor()
   // Find a horse, and look at its day.
   await page.keyboard.press('/')
+  await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused()
   await page.keyboard.type('Snipe')
-  await page.getByRole('option', { name: /Snipe/ }).first().waitFor()
+  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toHaveText(/Snipe/)
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/(horses|before)\//)
   await page.getByRole('heading', { level: 1, name: 'Snipe' }).waitFor()

@@ -321,7 +321,7 @@ describe('a yard as a ZIP', () => {
     flipped[200] = flipped[200]! ^ 8
     for (const bad of [zip.subarray(0, zip.length / 2), flipped, Buffer.from('PK\x03\x04nothing')]) {
       const { second, last } = await broughtIn(bad)
-      expect(last).toMatchObject({ step: 'problem', title: 'This ZIP cannot be read.' })
+      expect(last).toMatchObject({ step: 'problem', title: expect.stringMatching(/be read/) as string })
       expect((await second.starter.get<{ rows: unknown[] }>('/today')).body.rows).toEqual([])
       expect(filesUnder(second.filesFolder)).toEqual([])
       await second.stop()

@@ -317,7 +317,11 @@ it('is for starters alone, and for nobody who is signed out', async () => {
   for (const { method, path } of Object.values(files)) {
     const reply = await yard
       .visitor()
-      .file(method === 'get' ? 'GET' : 'POST', pathTo(path, {}), method === 'get' ? undefined : '{}')
+      .file(
+        method.toUpperCase() as 'GET',
+        pathTo(path, { attachmentId: uuid(), from: 0 }),
+        method === 'get' ? undefined : '{}',
+      )
     expect([path, reply.status]).toEqual([path, 401])
   }
 })

@@ -21,7 +21,8 @@ import { useShellKeys } from './use-shell-keys'
 
 // Loaded the first time they are opened.
 const Toaster = lazy(() => import('sonner').then(({ Toaster }) => ({ default: Toaster })))
-const FinderPanel = lazy(() => import('./finder-panel'))
+const loadFinder = () => import('./finder-panel')
+const FinderPanel = lazy(loadFinder)
 const KeysHelp = lazy(() => import('./keys-help'))
 
 const PARTS = [
@@ -187,6 +188,10 @@ export const Shell = () => {
   useChanges(personId)
   useCarrying(personId)
   usePageTitle()
+  // Who types on at once after its key must not miss the field.
+  useEffect(() => {
+    if (personId !== undefined) void loadFinder()
+  }, [personId])
   const isPen = pathname.startsWith('/pen/')
   const keys = useShellKeys(isPen)
   return (
