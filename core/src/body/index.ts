@@ -1,0 +1,5 @@
+export { ageBounds, loadDaysMost, wholeMonths, type AgeVerdict, type KnownAge } from './age'
+export { condition, growth, heightShare, weightShare } from './growth'
+export { riderShare } from './rider-share'
+export { weightTrend, type Weighed, type WeighedBy } from './weight-trend'
+export { bodyWeight, hands, inchesOfHands, type Tape, type TapeKind } from './weight'

@@ -1,0 +1,3 @@
+export { CARE_KINDS, careDue, isTheVets, type CareKind } from './due'
+export { careEvent, escapedText, folded } from './event'
+export { youngBlock, type Goal } from './young-block'

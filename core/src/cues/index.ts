@@ -1,0 +1,1 @@
+export { CHANNELS, cueBook, RHYTHMS, sameCue, type Cue, type Tool } from './book'

@@ -1,0 +1,2 @@
+export { countedSteps, holdGrade, setOfThree } from './grade'
+export { holdPlan, MEASURES, type Amount, type Measure } from './plan'

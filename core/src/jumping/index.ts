@@ -1,0 +1,3 @@
+export { CHANGED, jumps, landingLead } from './jumps'
+export { fenceDistance, poles, SIXTEEN_HANDS_CM } from './poles'
+export { newThing, reShow, type ThingShown } from './things'

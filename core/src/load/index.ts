@@ -1,0 +1,15 @@
+export {
+  balanceOf,
+  GAITS,
+  metresOf,
+  minutesOf,
+  REINS,
+  SPEEDS,
+  type Gait,
+  type Rein,
+  type Speeds,
+  type Worked,
+} from './gaits'
+export { circle, lungeLoad, type Lunged } from './lunge'
+export { gaitPresses, STEPS_OF_GAIT, type Going, type Press } from './presses'
+export { strides } from './strides'

@@ -1,0 +1,2 @@
+export { incidentPatterns, type Factor, type Level } from './incidents'
+export { faultRepairs, type Repair } from './repairs'

@@ -1,0 +1,13 @@
+export {
+  DAY_KINDS,
+  nextRide,
+  ride,
+  rideCaps,
+  tomorrow,
+  type DayKind,
+  type LastRide,
+  type RideCaps,
+  type Ridden,
+} from './book'
+export { bitContact, bitSize, strings, tackDue, type Carried } from './tack'
+export { extraAid, tracer, type GroundTwin, type RiddenAsk, type RideWithAid } from './tracer'

@@ -1,0 +1,2 @@
+export { heart, type Beat } from './heart'
+export { pull, type Pulled } from './pull'
