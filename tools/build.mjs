@@ -49,6 +49,12 @@ const RECKON = {
   stamp: 'contract/dist/.built-from',
 }
 
+const RULES = {
+  sources: ['core/src'],
+  files: ['package-lock.json', 'tools/build.mjs'],
+  stamp: 'core/dist/.rules-built-from',
+}
+
 const filesIn = (folder) =>
   existsSync(folder)
     ? readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -114,6 +120,13 @@ export const buildJudge = async () => {
 export const buildReckon = async () => {
   const outfile = 'contract/dist/reckon.js'
   await buildOnce(RECKON, () => bundle('contract/src/permit-file.ts', outfile))
+  return outfile
+}
+
+/** The rules of the command line as one file; gives its path. */
+export const buildRules = async () => {
+  const outfile = 'core/dist/rules.js'
+  await buildOnce(RULES, () => bundle('core/src/reckon/index.ts', outfile))
   return outfile
 }
 

@@ -1,4 +1,5 @@
-// `npm run --silent reckon -- permit FILE.json`: what may be asked of a horse on a day, without server or database.
+// `npm run --silent reckon -- permit FILE.json`: what may be asked of a horse on a day, and
+// `npm run --silent reckon -- RULE 'JSON'`: what a rule says, without server or database.
 import { readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -12,7 +13,7 @@ const refuse = (lines) => {
   process.exit(BAD_INPUT)
 }
 
-const USAGE = 'Usage: npm run --silent reckon -- permit FILE.json'
+const USAGE = "Usage: npm run --silent reckon -- permit FILE.json, or -- RULE 'JSON'"
 
 const documentIn = (file) => {
   try {
@@ -23,13 +24,35 @@ const documentIn = (file) => {
   }
 }
 
-const [what, file, ...more] = process.argv.slice(2)
-if (what !== 'permit') refuse([what === undefined ? USAGE : `“${what}” is not known here. ${USAGE}`])
-if (file === undefined || more.length > 0) refuse([USAGE])
-const document = documentIn(file)
-ensurePackages(ROOT)
-const { buildReckon } = await import('./build.mjs')
-const { reckonFile } = await import(pathToFileURL(join(ROOT, await buildReckon())).href)
-const result = reckonFile(document)
-if (!result.ok) refuse(result.faults.map(({ field, words }) => `${field}: ${words}`))
-process.stdout.write(`${JSON.stringify(result.reply, null, 2)}\n`)
+const print = (reply) => process.stdout.write(`${JSON.stringify(reply, null, 2)}\n`)
+
+const permit = async (file) => {
+  const document = documentIn(file)
+  ensurePackages(ROOT)
+  const { buildReckon } = await import('./build.mjs')
+  const { reckonFile } = await import(pathToFileURL(join(ROOT, await buildReckon())).href)
+  const result = reckonFile(document)
+  if (!result.ok) refuse(result.faults.map(({ field, words }) => `${field}: ${words}`))
+  print(result.reply)
+}
+
+const valueOf = (text) => {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
+const byRule = async (rule, text) => {
+  ensurePackages(ROOT)
+  const { buildRules } = await import('./build.mjs')
+  const { reckon } = await import(pathToFileURL(join(ROOT, await buildRules())).href)
+  const result = reckon(rule, valueOf(text))
+  print(result.ok ? result.reply : { error: result.error })
+  if (!result.ok) process.exitCode = BAD_INPUT
+}
+
+const [what, given, ...more] = process.argv.slice(2)
+if (what === undefined || given === undefined || more.length > 0) refuse([USAGE])
+await (what === 'permit' ? permit(given) : byRule(what, given))

@@ -69,6 +69,26 @@ describe('npm run judge', () => {
   })
 })
 
+describe('npm run reckon', () => {
+  it('prints what a rule says, or the first field that is wrong and why', () => {
+    const told = command('reckon', ['bodyWeight', '{"girthCm":180,"lengthCm":160,"kind":"adult"}'])
+    expect([told.status, told.stderr]).toEqual([0, ''])
+    expect((JSON.parse(told.stdout) as { kg: number }).kg).toBeCloseTo(436.4738570346047, 9)
+    const wrong = (rule: string, given: string): unknown => {
+      const { status, stdout } = command('reckon', [rule, given])
+      expect(status).toBe(2)
+      return (JSON.parse(stdout) as { error: { field: string } }).error.field
+    }
+    expect(wrong('hands', '{"hands":"15.5"}')).toBe('hands')
+    expect(wrong('circle', '{"lineM":400}')).toBe('lineM')
+    expect(wrong('heat', '{"airC":27,"humidityPercent":140}')).toBe('humidityPercent')
+    expect(wrong('bodyWeight', '{"girthCm":1800,"lengthCm":160,"kind":"adult"}')).toBe('girthCm')
+    expect(wrong('nothing', '{}')).toBe('rule')
+    expect(wrong('heat', 'no JSON')).toBe('json')
+    expect(wrong('heat', '[]')).toBe('json')
+  })
+})
+
 describe('a yard’s own database', () => {
   const clock = new TestClock('2026-05-14T12:00:00Z')
   let yard: Awaited<ReturnType<typeof startYard>>

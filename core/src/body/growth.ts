@@ -1,4 +1,4 @@
-import { over, under } from '../reckon/fields'
+import { over, under } from '../arithmetic'
 
 /** Share of the mature weight at an age in months (NRC 2007, Nutrient Requirements of Horses, its growth equation). */
 export const weightShare = (months: number): number => 0.097 + 0.903 * (1 - Math.exp(-0.0772 * months))

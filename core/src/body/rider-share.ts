@@ -1,4 +1,4 @@
-import { over, under } from '../reckon/fields'
+import { over, under } from '../arithmetic'
 
 /** Above this condition, fat bears no rider: so much of the horse for each point (from memory: verify). */
 const FAT_FROM = 6

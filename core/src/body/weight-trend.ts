@@ -1,6 +1,5 @@
+import { median, over, under } from '../arithmetic'
 import { daysBetween, addDays, type Day } from '../answer'
-import { over, under } from '../reckon/fields'
-import { median } from '../reckon/numbers'
 import { weightShare } from './growth'
 
 export type WeighedBy = 'scale' | 'adult' | 'yearling' | 'weanling'

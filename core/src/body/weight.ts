@@ -1,4 +1,4 @@
-import { over } from '../reckon/fields'
+import { over } from '../arithmetic'
 
 /** Kilograms of a pound (international avoirdupois, 1959) and centimetres of an inch. */
 const KG_PER_LB = 0.45359237

@@ -1,5 +1,5 @@
+import { under } from '../arithmetic'
 import { addDays, type Day } from '../answer'
-import { under } from '../reckon/fields'
 
 export const CARE_KINDS = [
   'hooves',

@@ -1,5 +1,4 @@
-import { over, under } from '../reckon/fields'
-import { median, signTest } from '../reckon/numbers'
+import { median, over, signTest, under } from '../arithmetic'
 
 /** What is marked of a way of going, 0 to 3, and whether more of it is better. */
 export const FEATURES = {

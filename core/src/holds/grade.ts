@@ -1,5 +1,5 @@
+import { over, under } from '../arithmetic'
 import type { Calm, Grade } from '../answer'
-import { over, under } from '../reckon/fields'
 import type { Amount } from './plan'
 
 interface HoldEnded {

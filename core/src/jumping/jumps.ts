@@ -1,5 +1,4 @@
-import { over, under } from '../reckon/fields'
-import { signTest } from '../reckon/numbers'
+import { over, signTest, under } from '../arithmetic'
 
 export const CHANGED = ['height', 'spread', 'filler', 'gait', 'rein', 'line', 'place'] as const
 

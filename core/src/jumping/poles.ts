@@ -1,4 +1,4 @@
-import { over } from '../reckon/fields'
+import { over } from '../arithmetic'
 import type { Gait } from '../load'
 
 /** Sixteen hands in centimetres: distances grow with the height at the withers from here. */

@@ -1,5 +1,5 @@
+import { atLeast } from '../arithmetic'
 import { daysBetween, type Day } from '../answer'
-import { atLeast } from '../reckon/numbers'
 
 export interface ThingShown {
   readonly thing: string

@@ -1,4 +1,4 @@
-import { over, under } from '../reckon/fields'
+import { over, under } from '../arithmetic'
 
 export interface Approach {
   readonly settleSeconds: number

@@ -1,4 +1,4 @@
-import { over, under } from '../reckon/fields'
+import { over, under } from '../arithmetic'
 
 /** Each ends the session at once, and is recorded. */
 export const DANGER_SIGNS = ['strike', 'kick', 'rear', 'bite', 'bolt', 'buck', 'pull-back', 'fall'] as const

@@ -1,4 +1,4 @@
-import { over, under } from '../reckon/fields'
+import { over, under } from '../arithmetic'
 import { balanceOf, byReinAndGait, GAITS, metresOf, minutesOf, type Speeds, type Worked } from './gaits'
 
 interface Circle {

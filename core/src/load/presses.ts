@@ -1,4 +1,4 @@
-import { under } from '../reckon/fields'
+import { under } from '../arithmetic'
 import type { Rein } from './gaits'
 
 export const STEPS_OF_GAIT = ['stand', 'walk', 'trot', 'canter'] as const

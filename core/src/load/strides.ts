@@ -1,4 +1,4 @@
-import { over } from '../reckon/fields'
+import { over } from '../arithmetic'
 import type { Going } from './presses'
 
 /** Seconds of a stride of a horse of 16 hands (common practice, from memory); it grows with the root of the height. */

@@ -1,5 +1,4 @@
-import { over } from '../reckon/fields'
-import { atLeast } from '../reckon/numbers'
+import { atLeast, over } from '../arithmetic'
 
 export interface Level {
   readonly level: string

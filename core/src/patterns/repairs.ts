@@ -1,5 +1,5 @@
+import { over } from '../arithmetic'
 import { wilson } from '../evidence'
-import { over } from '../reckon/fields'
 
 export interface Repair {
   readonly repair: string

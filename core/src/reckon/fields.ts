@@ -1,11 +1,5 @@
 import { isDay, type Day } from '../answer'
-
-/** Limits hold, and are held, to within this much: sums of tenths are not exact. */
-const SLACK = 1e-9
-
-/** More than, less than, by more than a sum of tenths may be off. */
-export const over = (value: number, limit: number): boolean => value > limit + SLACK
-export const under = (value: number, limit: number): boolean => value < limit - SLACK
+import { over, under } from '../arithmetic'
 
 /** The field that is wrong, `rows.2.day`, and why. */
 export class BadField extends Error {

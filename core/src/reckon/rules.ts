@@ -1,4 +1,5 @@
 import type { Calm, Grade } from '../answer'
+import { over, under } from '../arithmetic'
 import {
   ageBounds,
   bodyWeight,
@@ -55,13 +56,11 @@ import {
   nth,
   number,
   orNull,
-  over,
   record,
   rows,
   rule,
   shaped,
   text,
-  under,
   whole,
   withers,
   word,
@@ -641,7 +640,7 @@ const careCalendar = {
       byOn: day,
     },
     bad: ({ horse, stampedAt, fromOn, byOn }) => {
-      // eslint-disable-next-line no-control-regex -- it is they that are looked for; a line break is written as one
+      // A line break is written as one.
       if (/[\u0000-\u0009\u000b\u000c\u000e-\u001f\u007f]/.test(horse))
         bad('horse', 'Control characters cannot be written down.')
       if (!isInstant(stampedAt)) bad('stampedAt', 'There is no such moment.')

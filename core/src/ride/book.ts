@@ -1,6 +1,6 @@
+import { over, under } from '../arithmetic'
 import { loadDaysMost } from '../body'
 import { balanceOf, minutesOf, type Speeds, type Worked } from '../load'
-import { over, under } from '../reckon/fields'
 
 export interface RideCaps {
   readonly totalMinutes: number

@@ -1,5 +1,5 @@
+import { under } from '../arithmetic'
 import { addDays, daysBetween, type Day } from '../answer'
-import { under } from '../reckon/fields'
 
 export interface Carried {
   readonly day: Day

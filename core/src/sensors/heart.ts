@@ -1,6 +1,5 @@
+import { median, over, under } from '../arithmetic'
 import type { Calm } from '../answer'
-import { over, under } from '../reckon/fields'
-import { median } from '../reckon/numbers'
 
 export interface Beat {
   /** Seconds. */

@@ -1,5 +1,4 @@
-import { over, under } from '../reckon/fields'
-import { median } from '../reckon/numbers'
+import { median, over, under } from '../arithmetic'
 
 export interface Pulled {
   /** Seconds. */

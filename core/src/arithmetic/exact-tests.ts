@@ -1,15 +1,6 @@
-/** The median of numbers; of an even count the middle of the two. Not of none. */
-export const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  const half = sorted.length >> 1
-  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
-}
-
-export const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0)
-
 /** ln n!, exact enough for any count that is met here. */
 const logFactorials: number[] = [0]
-export const logFactorial = (n: number): number => {
+const logFactorial = (n: number): number => {
   for (let k = logFactorials.length; k <= n; k++) logFactorials.push(logFactorials[k - 1]! + Math.log(k))
   return logFactorials[n]!
 }

@@ -1,0 +1,3 @@
+export { atLeast, signTest } from './exact-tests'
+export { over, under } from './limits'
+export { median } from './median'
