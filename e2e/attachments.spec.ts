@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Attachment } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
-import { enterDemo, expect, PHONE, test } from './fixtures'
+import { enterDemo, expect, PHONE, press, test, wait } from './fixtures'
 import { settleIn } from './this-device'
 import { png, WEBM } from '../server/tests/media'
 
@@ -41,16 +41,27 @@ const strip = (page: Page) => page.getByRole('list', { name: 'Pictures, clips an
 test.describe('on a phone', () => {
   test.use(PHONE)
 
-  test('a picture and a spoken note taken without signal lie on the device, and are sent when signal is back', async ({
+  test('a session without signal keeps a picture and a spoken note on the device, and sends all when signal is back', async ({
     page,
     context,
     demo,
   }) => {
     const id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
+    await context.setOffline(true)
+    // A session that begins and ends without signal, with one answer.
+    await page.goto(`${demo.url}/pen/${id.Snipe}?step=loose-turn-in`)
+    const oneMore = button(page, /^One more load day this week/)
+    await expect(oneMore.or(button(page, /^Ask/)).first()).toBeVisible()
+    if (await oneMore.isVisible()) await oneMore.tap()
+    await button(page, /^Ask/).first().waitFor()
+    await press(page, 'Space')
+    await wait(page, 700)
+    await press(page, 'Space')
+    await page.keyboard.press('l')
     await page.goto(`${demo.url}/after/${id.Snipe}`)
     await page.getByRole('textbox', { name: 'Note' }).waitFor()
-    await context.setOffline(true)
+    await expect(page.getByText(/1 answer\./)).toBeVisible()
     await choose(page, 'Picture', fileOf('gate.png', png(700, 9)))
     await expect(strip(page).getByRole('button')).toHaveCount(1)
     await expect(strip(page).getByRole('img', { name: 'Picture' })).toBeVisible()

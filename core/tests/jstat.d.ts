@@ -4,6 +4,7 @@ declare module 'jstat' {
     variance(values: readonly number[], isSample?: boolean): number
     median(values: readonly number[]): number
     binomial: { cdf(successes: number, trials: number, p: number): number }
+    beta: { inv(p: number, alpha: number, beta: number): number }
     normal: {
       cdf(x: number, mean: number, sd: number): number
       inv(p: number, mean: number, sd: number): number
