@@ -10,6 +10,10 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
         'Hurries → walk until the breath is slow, then one lap of trot.',
         'Falls in on its shoulder → a larger circle with straight lines between.',
         'Even on one rein only → begin and end on the other, with a third more laps there.',
+        'Comes in → point to its shoulder and let it out along the line, one half circle at a time.',
+        'Swings its hip at you → stop, yield the hip both ways from a stand, and begin at walk.',
+        'Tempo drops → one transition up and down before it would drop, and rest there.',
+        'Braces coming down → ask for the walk on a smaller circle, a breath before, and wait a whole round.',
       ],
       kit: [
         'line of 11 m: one of 7 m makes a circle of 12 to 14 m at the most',
@@ -26,6 +30,7 @@ export const BODY_AND_BIT_CARDS: Record<string, CardText> = {
       faults: [
         'Drops on its forehand and trails → a little more go before the next reach.',
         'Pokes its head up → change the rein, slow down, wait for the first drop.',
+        'Curls behind the hand → a longer line and no feel at all; more go, until the nose is out in front.',
       ],
       kit: ['line of 11 m', 'halter or cavesson that fits'],
       cautions: [CIRCLE, 'A back that stays hollow or sore is the vet’s and the fitter’s first.'],

@@ -89,7 +89,7 @@ describe('the step cards', () => {
     expect(kit.length).toBeGreaterThan(0)
     expect(cautions.length).toBeGreaterThan(0)
     expect(faults.length).toBeGreaterThanOrEqual(2)
-    expect(faults.length).toBeLessThanOrEqual(3)
+    expect(faults.length).toBeLessThanOrEqual(7)
     for (const { fault, repair } of faults) {
       expect(fault.length).toBeGreaterThan(4)
       expect(repair?.length, fault).toBeGreaterThan(8)

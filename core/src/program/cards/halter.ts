@@ -62,6 +62,7 @@ export const HALTER_CARDS: Record<string, CardText> = {
       faults: [
         'Plants its feet → one step to the side first, then forward.',
         'Rushes past → back a step or turn it in; do not hold on.',
+        'Blocks one side → lead it from the other side to the same place, then from the blocked one by a single step.',
       ],
       kit: ROPE_KIT,
       cautions: [ROPE, 'Do not walk straight in front of it.'],
@@ -74,6 +75,7 @@ export const HALTER_CARDS: Record<string, CardText> = {
       faults: [
         'Walks off → put it back where it was, once, without hurry.',
         'Stands stiff → shorter time; a stiff horse is waiting to leave.',
+        'Attention lost → ask for one small thing it knows, and let the time begin again.',
       ],
       kit: ROPE_KIT,
       cautions: ['Standing stock still can be fear: look at the eye and the breath.'],
@@ -125,6 +127,7 @@ export const HALTER_CARDS: Record<string, CardText> = {
       faults: [
         'Pulls back → loop, do not tie, and go back to giving to the halter.',
         'Paws and swings → shorter time beside a calm horse, move it and put it back.',
+        'Attention lost → untie it, lead it once round, and tie for half as long.',
       ],
       kit: ['strong rail at wither height', 'neck collar', 'quick release', 'knife at the rail'],
       cautions: [

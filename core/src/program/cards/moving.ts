@@ -24,6 +24,7 @@ export const MOVING_CARDS: Record<string, CardText> = {
       faults: [
         'Crosses behind → weight back first.',
         'Pushes its neck at you → rope hand further from its eye.',
+        'Walks forward → a step back first, then the shoulder from there.',
       ],
       kit: KIT,
       cautions: ['Keep your feet clear of its front feet.'],
@@ -48,6 +49,7 @@ export const MOVING_CARDS: Record<string, CardText> = {
       faults: [
         'Turns its feet with it → follow, hold, let go when they stop.',
         'Snaps back → ask for less, and slack at the first try. | ask for less and hold it longer. | ask for the look alone and mark it. | ask for less and let go inside the second.',
+        'Tilts its nose → ask lower and with less, until both ears stay level.',
       ],
       kit: KIT,
       cautions: ['No force: a pulled neck braces.'],
@@ -69,6 +71,9 @@ export const MOVING_CARDS: Record<string, CardText> = {
       faults: [
         'Backs or rears → lower hand, smaller question, a helper.',
         'Leans on the line → turn it rather than hold it.',
+        'Comes in → step to its hip, not towards its head, and send again from further back.',
+        'Swings its hip at you → more line at once and turn it away; the hip yields again before it is sent.',
+        'Tempo drops → look at its hip and ask for the tempo, not for more of it.',
       ],
       kit: LINE_KIT,
       cautions: [HIP, CIRCLE],
@@ -78,7 +83,11 @@ export const MOVING_CARDS: Record<string, CardText> = {
     'A stop that comes from you and not from the fence.',
     'It comes back to a halt, straight on the circle, and waits.',
     {
-      faults: ['Turns in → ask earlier, from further forward.', 'Runs on → walk first, then stop.'],
+      faults: [
+        'Turns in → ask earlier, from further forward.',
+        'Runs on → walk first, then stop.',
+        'Overshoots → ask one length earlier, at walk, and rest where it stopped.',
+      ],
       kit: LINE_KIT,
       cautions: [CIRCLE],
     },

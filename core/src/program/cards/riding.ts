@@ -132,6 +132,7 @@ export const RIDING_CARDS: Record<string, CardText> = {
       faults: [
         'Bucks in the first stride → more forward in trot, and look to the saddle.',
         'Runs faster and faster in trot → walk, and ask again out of a turn.',
+        'Runs into it → back to the trot it can keep, and three strides of canter on the straight at most.',
       ],
       kit: [...RIDER, 'neck strap'],
       cautions: [SECOND, 'Not before its age and its groundwork allow. Level, dry ground.'],
@@ -144,6 +145,7 @@ export const RIDING_CARDS: Record<string, CardText> = {
       faults: [
         'Curls away behind the rein → longer rein, leg, and wait for the neck to come out.',
         'Leans like a gate → give for a stride, close your leg, take up again.',
+        'Braces → the leg before the hand, one stride, and the hand only follows.',
       ],
       kit: RIDER,
       cautions: ['Three or four strides at a time. A mouth that worries is for the dentist to see.'],
@@ -183,6 +185,8 @@ export const RIDING_CARDS: Record<string, CardText> = {
       faults: [
         'Rushes the last strides → back to poles on the ground in the same place.',
         'Runs out beside it → lower, with a pole leading in on each side.',
+        'Canters over → to the pole alone at trot, and raise it when three came in trot.',
+        'Runs on → a circle after the landing, at trot, before it is met again.',
       ],
       kit: [...RIDER, 'two stands', 'cups that let the pole fall'],
       cautions: ['Poles at trot and canter must be ordinary first.', 'Stop after the first good one.'],
