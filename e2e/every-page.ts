@@ -29,6 +29,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/incidents`,
   `/horses/${id.Sedge}/record`,
   `/horses/${id.Sedge}/life`,
+  `/horses/${id.Sedge}/body`,
   `/horses/${id.Lapwing}/report`,
   `/horses/${id.Lapwing}/trouble`,
   `/horses/${id.Snipe}/counts`,

@@ -91,6 +91,7 @@ export const addresses = {
   putCheck: put('/horses/{horseId}/checks/{checkId}'),
   incidents: get('/horses/{horseId}/incidents'),
   attachments: get('/horses/{horseId}/attachments'),
+  measurements: get('/horses/{horseId}/measurements'),
   putOverrule: put('/horses/{horseId}/overrules/{overruleId}'),
 } as const
 

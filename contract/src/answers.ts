@@ -4,6 +4,7 @@ import { Arrangement } from './arrangement'
 import { PutAttachment } from './attachments'
 import { CONFIRMATIONS, PutIncident } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
+import { PutMeasurement } from './measurements'
 import {
   CalmSchema,
   ClockTime,
@@ -95,6 +96,8 @@ export const BatchItem = z.discriminatedUnion('do', [
   }),
   /** A picture, clip or spoken note of a horse; the newest word on it stands, its file follows by itself. */
   z.object({ do: z.literal('attach'), id: Id, horseId: Id, attachment: PutAttachment }),
+  /** What was measured of a horse; the newest word on it stands. */
+  z.object({ do: z.literal('measure'), id: Id, horseId: Id, measurement: PutMeasurement }),
   /** What was confirmed at the pen on a day; the newest word stands. */
   z.object({
     do: z.literal('confirm'),

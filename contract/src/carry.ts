@@ -6,6 +6,7 @@ import { Attachment } from './attachments'
 import { Check, CONFIRMATIONS, Incident } from './care'
 import { Horse } from './horses'
 import { Overrule } from './judgement'
+import { Measurement } from './measurements'
 import { Day, Id, StepKey } from './primitives'
 
 /** How far a device has read a horse's history: the last answer and the last taking back it knows. */
@@ -26,6 +27,7 @@ export const Carry = z.object({
   checks: z.array(Check),
   incidents: z.array(Incident),
   attachments: z.array(Attachment).default([]),
+  measurements: z.array(Measurement).default([]),
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),

@@ -6,6 +6,7 @@ import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care
 import { CircumstancesSchema, Promised } from './circumstances'
 import { MEDIA_TYPES, PutAttachment } from './attachments'
 import { Archived, HorseForm } from './horses'
+import { PutMeasurement } from './measurements'
 import { TimeZone } from './people'
 import { PlaceForm } from './places'
 import {
@@ -157,6 +158,7 @@ export const YARD_PARTS = {
     /** What its file is by its own content; null where it has not come. */
     type: z.enum(MEDIA_TYPES).nullable().default(null),
   }),
+  measurements: PutMeasurement.safeExtend({ id: Id, horse: Id, person: Id }),
   arrivals: z.object({ id: Id, horse: Id, person: Id, on: Day, result: ArrivalResult }),
   blocks: z.object({
     id: Id,
@@ -200,6 +202,7 @@ export const YardDocument = YardHead.extend({
   confirmations: z.array(YARD_PARTS.confirmations),
   overrules: z.array(YARD_PARTS.overrules),
   attachments: z.array(YARD_PARTS.attachments).default([]),
+  measurements: z.array(YARD_PARTS.measurements).default([]),
   arrivals: z.array(YARD_PARTS.arrivals),
   blocks: z.array(YARD_PARTS.blocks),
 })

@@ -54,6 +54,22 @@ const items: Record<BatchItem['do'], BatchItem> = {
       takenBack: false,
     },
   },
+  measure: {
+    do: 'measure',
+    id: uuid(),
+    horseId: HORSE,
+    measurement: {
+      on: '2026-05-14',
+      girthCm: 180,
+      lengthCm: 160,
+      withersCm: null,
+      croupCm: null,
+      condition: null,
+      scaleKg: null,
+      note: '',
+      takenBack: false,
+    },
+  },
   circumstances: {
     do: 'circumstances',
     id: uuid(),

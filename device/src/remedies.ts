@@ -38,6 +38,8 @@ export const saidAt = (item: BatchItem): string => {
       return `${item.incident.on}T12:00:00Z`
     case 'confirm':
       return `${item.day}T12:00:00Z`
+    case 'measure':
+      return `${item.measurement.on}T12:00:00Z`
     case 'attach':
       return item.attachment.at
     default:
@@ -57,6 +59,8 @@ export const shifted = (item: BatchItem, ms: number): BatchItem => {
       return { ...item, answer: { ...item.answer, at: later(item.answer.at, ms) } }
     case 'incident':
       return { ...item, incident: { ...item.incident, on: laterDay(item.incident.on, ms) } }
+    case 'measure':
+      return { ...item, measurement: { ...item.measurement, on: laterDay(item.measurement.on, ms) } }
     case 'attach':
       return { ...item, attachment: { ...item.attachment, at: later(item.attachment.at, ms) } }
     case 'confirm':
@@ -77,6 +81,7 @@ export const ofHorse = (item: BatchItem, horseId: string): BatchItem => {
     case 'confirm':
     case 'arrange':
     case 'attach':
+    case 'measure':
       return { ...item, horseId }
     default:
       return item

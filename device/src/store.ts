@@ -53,10 +53,11 @@ export interface SavedReply {
 /** All that this device knows of a horse. */
 export interface Carried extends Omit<
   Carry,
-  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments'
+  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments' | 'measurements'
 > {
   readonly arranged?: Carry['arranged']
   readonly attachments?: Carry['attachments']
+  readonly measurements?: Carry['measurements']
   readonly block?: Carry['block']
   readonly known?: Carry['known']
   readonly rides?: number

@@ -14,6 +14,7 @@ import type {
   SavedAnswer,
   ListedPerson,
   Me,
+  Measurement,
   Overrule,
   OwnersReport,
   Place,
@@ -145,6 +146,7 @@ export interface Parts {
   readonly checks: readonly Check[]
   readonly incidents: readonly Incident[]
   readonly attachments: readonly Attachment[]
+  readonly measurements: readonly Measurement[]
   readonly confirmed: readonly Confirmation[]
   readonly overrules: readonly Overrule[]
   /** How its session is arranged for the day. */

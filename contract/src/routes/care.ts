@@ -2,6 +2,7 @@ import { addresses } from '../addresses'
 import { Attachment } from '../attachments'
 import { Check, Incident, PutCheck, PutOverrule } from '../care'
 import { Overrule } from '../judgement'
+import { Measurement } from '../measurements'
 import { Id } from '../primitives'
 import { z } from 'zod'
 import { horse, route } from './making'
@@ -36,6 +37,13 @@ export const careRoutes = {
     needs: 'read-yard',
     params: horse,
     reply: z.object({ attachments: z.array(Attachment) }),
+  }),
+  measurements: route({
+    ...addresses.measurements,
+    summary: 'What was measured of a horse: tape, heights, condition, scale',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ measurements: z.array(Measurement) }),
   }),
   putOverrule: route({
     ...addresses.putOverrule,

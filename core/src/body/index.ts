@@ -1,3 +1,4 @@
+export { bodyOf, type AgeMonths, type Measured, type WeightOn } from './body'
 export { ageBounds, loadDaysMost, wholeMonths, type AgeVerdict, type KnownAge } from './age'
 export { condition, growth, heightShare, weightShare } from './growth'
 export { riderShare } from './rider-share'

@@ -21,6 +21,7 @@ export const broughtUp = (carried: Carried): Carried => ({
   checks: carried.checks.map((check) => Check.parse(check)),
   incidents: carried.incidents.map(incidentNow),
   attachments: carried.attachments ?? [],
+  measurements: carried.measurements ?? [],
   known: carried.known ?? [],
   block: carried.block ?? null,
 })

@@ -47,6 +47,7 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
     history: [...carried.answers].sort(byTime),
     incidents: carried.incidents,
     attachments: carried.attachments ?? [],
+    measurements: carried.measurements ?? [],
     // What was confirmed holds for its own day alone.
     confirmed: new Map([[carried.day, carried.confirmed]]),
     arranged: carried.arranged ? new Map([[carried.day, carried.arranged]]) : new Map(),

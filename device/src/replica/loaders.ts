@@ -149,6 +149,7 @@ export const loadersOf = (here: Here): Loaders => {
     program: ofHorse(({ program }) => program),
     checks: ofHorse(({ carried }) => carried.checks),
     incidents: ofHorse(({ incidents }) => incidents),
+    measurements: ofHorse(({ measurements }) => measurements),
     attachments: ofHorse(({ attachments }) => attachments),
     confirmed: ofHorse(({ confirmed }, { on }) => confirmed.get(on) ?? []),
     overrules: ofHorse(({ carried }, { on }) => (carried.day === on ? carried.overrules : [])),

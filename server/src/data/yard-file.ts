@@ -18,6 +18,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       union all select from day_confirmation r where r.person_id = p.id
       union all select from overrule r where r.person_id = p.id
       union all select from attachment r where r.person_id = p.id
+      union all select from measurement r where r.person_id = p.id
       union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
       union all select from horse_owner r where r.person_id = p.id) order by id`),
   horses:
@@ -56,6 +57,11 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     plain(`select id, horse_id as horse, person_id as person, ${BELONGS_TO.text}, kind, bytes, sha256,
       ${instant('at')} as at, day, words, in_report as "inReport", taken_back_at is not null as "takenBack", type
     from attachment order by attachment.at, id`),
+  measurements:
+    plain(`select id, horse_id as horse, person_id as person, on_day as "on", girth_cm as "girthCm",
+      length_cm as "lengthCm", withers_cm as "withersCm", croup_cm as "croupCm", condition, scale_kg as "scaleKg", note,
+      taken_back as "takenBack"
+    from measurement order by on_day, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
   arrivals: plain(`select id, horse_id as horse, person_id as person, on_day as "on", result
@@ -228,6 +234,14 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "to" text,
       "recordId" uuid, kind text, bytes int, sha256 text, at timestamptz, day date, words text, "inReport" boolean,
       "takenBack" boolean, type text) order by n`,
+  measurements: (yardId, records) => sql`
+    insert into measurement (yard_id, id, horse_id, person_id, on_day, girth_cm, length_cm, withers_cm, croup_cm,
+                             condition, scale_kg, note, taken_back)
+    select ${yardId}, r.id, r.horse, r.person, r."on", r."girthCm", r."lengthCm", r."withersCm", r."croupCm",
+           r.condition, r."scaleKg", r.note, r."takenBack"
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "on" date,
+      "girthCm" float8, "lengthCm" float8, "withersCm" float8, "croupCm" float8, condition float8, "scaleKg" float8,
+      note text, "takenBack" boolean) order by n`,
   owners: (yardId, records) => sql`
     insert into horse_owner (horse_id, yard_id, person_id)
     select r.horse, ${yardId}, r.person

@@ -42,6 +42,7 @@ import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from 
 import { devicesOf } from '../data/devices'
 import { fitInUse, fitsOf } from '../data/fits'
 import { allHorses, horseById } from '../data/horses'
+import { measurementsOf } from '../data/measurements'
 import { horsesOfOwner, ownerOf } from '../data/owners'
 import { allPeople, personById, yardNow } from '../data/people'
 import { allPlaces } from '../data/places'
@@ -101,6 +102,7 @@ const horseParts = (yard: Yard) => {
     program: async (read: Read) => programOfHorse(client, yardId, await read('horse')),
     checks: ofHorse((id) => checksOf(client, id)),
     incidents: ofHorse((id) => incidentsOf(client, id)),
+    measurements: ofHorse((id) => measurementsOf(client, id)),
     attachments: ofHorse((id) => attachmentsOf(client, id)),
     confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
     overrules: ofHorse((id, { on }) => overrulesOn(client, id, on)),

@@ -13,6 +13,7 @@ import { saveArranged } from '../data/arrangements'
 import { namedAttachments, saveAttachment } from '../data/attachments'
 import { horsesOfRecords, saveConfirmed } from '../data/care'
 import { allHorses, lockHorses, type HorseTip } from '../data/horses'
+import { namedMeasurements, saveMeasurement } from '../data/measurements'
 import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
 import { apart } from '../data/sql'
 import { programOfHorse } from '../parts/programs'
@@ -42,6 +43,7 @@ const namedIn = (items: readonly BatchItem[]) => {
   const incidents = new Set<string>()
   const checks = new Set<string>()
   const attachments = new Set<string>()
+  const measurements = new Set<string>()
   const attachedTo = { session: sessions, answer: answers, check: checks, incident: incidents }
   for (const item of items) {
     if (item.do === 'session') {
@@ -55,12 +57,13 @@ const namedIn = (items: readonly BatchItem[]) => {
     else if ('sessionId' in item) sessions.add(item.sessionId)
     else horses.add(item.horseId)
     if (item.do === 'incident') incidents.add(item.id)
+    if (item.do === 'measure') measurements.add(item.id)
     if (item.do === 'attach') {
       attachments.add(item.id)
       attachedTo[item.attachment.to].add(item.attachment.recordId)
     }
   }
-  return { horses, sessions, answers, incidents, checks, attachments }
+  return { horses, sessions, answers, incidents, checks, attachments, measurements }
 }
 
 /**
@@ -91,6 +94,7 @@ const partsOf = async (
     incidents: await horsesOfRecords(client, 'incident', [...named.incidents]),
     checks: await horsesOfRecords(client, 'check', [...named.checks]),
     attachments: await namedAttachments(client, [...named.attachments]),
+    measurements: await namedMeasurements(client, [...named.measurements]),
   }
 }
 
@@ -151,6 +155,9 @@ class ChangeWriter {
         return
       case 'arrangement':
         await saveArranged(client, { yardId, personId, horseId: change.horseId }, change)
+        return
+      case 'measurement':
+        await saveMeasurement(client, { yardId, personId, horseId: change.horseId }, change)
         return
       case 'attachment':
         await saveAttachment(

@@ -28,6 +28,7 @@ const NOTHING: BatchParts = {
   incidents: new Map(),
   checks: new Map(),
   attachments: new Map(),
+  measurements: new Map(),
 }
 
 const session = (startedAt = '2026-05-14T08:00:00Z') =>
@@ -60,6 +61,7 @@ const EMPTY: HorseFile = {
   history: [],
   incidents: [],
   attachments: [],
+  measurements: [],
   confirmed: new Map(),
   arranged: new Map(),
   sessions: new Map(),
@@ -173,6 +175,31 @@ describe('a batch', () => {
     expect(file.attachments).toMatchObject([
       { words: 'the gate', takenBack: true, file: 'coming', byName: 'Runa' },
     ])
+  })
+
+  it('measures a horse that is here, on a day that has been, and lets the one who did correct it', () => {
+    const measure = (change: object = {}, n = 50) =>
+      BatchItem.parse({
+        do: 'measure',
+        id: id(n),
+        horseId: HORSE,
+        measurement: { on: '2026-05-14', withersCm: 148, ...change },
+      })
+    expect(told([measure(), measure({ withersCm: 149 }), measure({ on: '2026-05-15' }, 51)])).toEqual([
+      'measurement',
+      'measurement',
+      'This day is still to come.',
+    ])
+    const other = { ...NOTHING, measurements: new Map([[id(50), { horseId: HORSE, personId: id(9) }]]) }
+    const helper = moment({ who: { personId: ME, role: 'helper' } })
+    expect(told([measure()], other, helper)).toEqual([
+      'Changing what somebody else measured is for starters.',
+    ])
+    const file = [measure(), measure({ withersCm: 149, takenBack: true })].reduce(
+      (so, item) => fold(so, changeOf(item, moment()), { personId: ME, personName: 'Runa', seq: 1 }),
+      EMPTY,
+    )
+    expect(file.measurements).toMatchObject([{ withersCm: 149, takenBack: true, byName: 'Runa' }])
   })
 
   it('is taken from a clock three years fast at the time it was', () => {

@@ -49,6 +49,7 @@ export type Change =
   | ({ readonly kind: 'circumstances' } & Omit<Item<'circumstances'>, 'do' | 'at'>)
   | ({ readonly kind: 'arrangement'; readonly at: Date } & Omit<Item<'arrange'>, 'do' | 'at'>)
   | ({ readonly kind: 'attachment'; readonly at: Date; readonly day: Day } & Omit<Item<'attach'>, 'do'>)
+  | ({ readonly kind: 'measurement' } & Omit<Item<'measure'>, 'do'>)
   | ({ readonly kind: 'confirmation' } & Omit<Item<'confirm'>, 'do'>)
 
 /** The change an item asks for, whether or not it may be. */
@@ -91,6 +92,10 @@ export const changeOf = (item: BatchItem, moment: Moment): Change => {
       const { do: _do, ...attach } = item
       const at = corrected(moment, item.attachment.at)
       return { kind: 'attachment', ...attach, at, day: moment.dayIn(at) }
+    }
+    case 'measure': {
+      const { do: _do, ...measure } = item
+      return { kind: 'measurement', ...measure }
     }
     case 'confirm': {
       const { do: _do, ...confirmation } = item

@@ -14,6 +14,7 @@ export interface BatchParts {
   readonly incidents: ReadonlyMap<string, string>
   readonly checks: ReadonlyMap<string, string>
   readonly attachments: ReadonlyMap<string, KnownAttachment>
+  readonly measurements: ReadonlyMap<string, { readonly horseId: string; readonly personId: string }>
 }
 
 export interface KnownAnswer {
@@ -83,6 +84,20 @@ const incidentFault = (parts: BatchParts, item: Item<'incident'>, moment: Moment
     : refused('This record has an id that is taken: record it anew.', 'id')
 }
 
+const measurementFault = (parts: BatchParts, item: Item<'measure'>, moment: Moment): Refused | null => {
+  const { id, horseId, measurement } = item
+  const horse = parts.horses.get(horseId)
+  if (!horse) return refused(NO_HORSE, 'horseId')
+  const fault = pastDayFault(moment.today, horse, measurement.on)
+  if (fault) return refused(fault, 'measurement.on')
+  const known = parts.measurements.get(id)
+  if (!known) return null
+  if (known.horseId !== horseId) return refused('This record has an id that is taken: record it anew.', 'id')
+  return known.personId === moment.who.personId || mayDo(moment.who.role, 'mend-answers')
+    ? null
+    : refused('Changing what somebody else measured is for starters.', 'id')
+}
+
 /** Whose horse's the record is that something is attached to; nothing where it is not known. */
 const horseOfRecord = (parts: BatchParts, { to, recordId }: PutAttachment): string | undefined => {
   if (to === 'session') return parts.sessions.get(recordId)?.horseId
@@ -146,6 +161,8 @@ const faultOf = (parts: BatchParts, item: BatchItem, moment: Moment): Refused | 
       const fault = dayFault(moment.today, horse, item.day)
       return fault === null ? null : refused(fault, 'day')
     }
+    case 'measure':
+      return notAllowed(moment, 'log-answers') ?? measurementFault(parts, item, moment)
     case 'attach':
       return notAllowed(moment, 'log-answers') ?? attachmentFault(parts, item, moment)
     case 'confirm': {
@@ -196,6 +213,11 @@ const after = (parts: BatchParts, change: Change, moment: Moment): BatchParts =>
       ...parts,
       attachments: new Map(parts.attachments).set(id, { ...attachment, horseId, personId }),
     }
+  }
+  if (change.kind === 'measurement') {
+    const { id, horseId } = change
+    const personId = parts.measurements.get(id)?.personId ?? moment.who.personId
+    return { ...parts, measurements: new Map(parts.measurements).set(id, { horseId, personId }) }
   }
   if (change.kind === 'incident')
     return { ...parts, incidents: new Map(parts.incidents).set(change.id, change.horseId) }

@@ -1,4 +1,11 @@
-import type { Arrangement, Attachment, CarriedAnswer, Incident, Session } from '@still-pine/contract'
+import type {
+  Arrangement,
+  Attachment,
+  CarriedAnswer,
+  Incident,
+  Measurement,
+  Session,
+} from '@still-pine/contract'
 import type { Day } from '@still-pine/core/answer'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Change } from './change'
@@ -9,6 +16,7 @@ export interface HorseFile {
   readonly history: readonly CarriedAnswer[]
   readonly incidents: readonly Incident[]
   readonly attachments: readonly Attachment[]
+  readonly measurements: readonly Measurement[]
   readonly confirmed: ReadonlyMap<Day, readonly Confirmation[]>
   readonly arranged: ReadonlyMap<Day, Arrangement>
   /** What is told of its sessions besides their answers. */
@@ -65,6 +73,15 @@ export const fold = (file: HorseFile, change: Change, { personId, personName, se
       const told = known ?? { personId, byName: personName, file: 'coming' as const, refused: null }
       const others = file.attachments.filter((one) => one !== known)
       return { ...file, attachments: [...others, { ...told, id, ...attachment, day: change.day }] }
+    }
+    case 'measurement': {
+      const { id, measurement } = change
+      const known = file.measurements.find((one) => one.id === id)
+      const others = file.measurements.filter((one) => one !== known)
+      return {
+        ...file,
+        measurements: [...others, { ...measurement, id, byName: known?.byName ?? personName }],
+      }
     }
     case 'note':
       return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })

@@ -6,6 +6,10 @@ export const attachments = query('attachments', ['horse', 'attachments'], (parts
   attachments: parts.attachments,
 }))
 
+export const measurements = query('measurements', ['horse', 'measurements'], (parts) => ({
+  measurements: parts.measurements,
+}))
+
 export const incidents = query('incidents', ['horse', 'incidents'], (parts) => ({
   incidents: parts.incidents,
 }))

@@ -35,6 +35,7 @@ export const carry = query(
     'checks',
     'incidents',
     'attachments',
+    'measurements',
     'confirmed',
     'overrules',
     'arranged',

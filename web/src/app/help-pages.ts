@@ -56,6 +56,10 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'Looks at feet, mouth and saddle, holds by the vet, and what went wrong. What may be asked hangs on them.',
     terms: ['Gate'],
   },
+  Body: {
+    what: 'How heavy and how grown this horse is, what may sit on it, and whether it gains or loses, from a tape and a stick.',
+    terms: [],
+  },
   Life: {
     what: 'Who this horse is, its blocks of work, its school and its owner.',
     terms: ['Step, rung'],

@@ -149,6 +149,7 @@ export const router = createBrowserRouter([
         handle: 'Report',
         ...horsePage(() => import('../horse/blocks/snapshot-page')),
       },
+      { path: 'horses/:horseId/body', handle: 'Body', ...horsePage(() => import('../horse/body/body-page')) },
       {
         path: 'horses/:horseId/report',
         handle: 'Report',

@@ -8,6 +8,7 @@ import { SchoolOfHorse } from './school-of-horse'
 import { useMay } from '../shared/use-may'
 
 const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
+  ['body', 'Body', 'how heavy and how grown it is, and who may sit on it'],
   [
     'report',
     'Report for its owner',

@@ -33,6 +33,7 @@ const DOORS = [
     word: 'Life',
     pages: [
       ['/life', 'Who it is'],
+      ['/body', 'Body'],
       ['/report', 'Report'],
       ['/blocks', 'Blocks'],
       ['/arrival', 'Arrival'],

@@ -27,6 +27,8 @@ export const itemWords = (item: BatchItem): string => {
       return `how the session was: ${circumstancesInWords(item.circumstances) || 'nothing noted'}`
     case 'arrange':
       return 'how the session is arranged'
+    case 'measure':
+      return 'what was measured'
     case 'attach':
       return attachmentWords(item.attachment)
     case 'confirm':
