@@ -15,7 +15,7 @@ test.describe('on a phone', () => {
     const id = await enterDemo(page, demo)
     await settleIn(page, Object.keys(id).length)
     await context.setOffline(true)
-    await page.goto(`${demo.url}/horses/${id.Sedge}/body`)
+    await page.goto(`${demo.url}/horses/${id.Whin}/body`)
     await expect(page.getByText('It has not been measured yet.')).toBeVisible()
     await page.getByRole('button', { name: 'Add a measurement' }).tap()
     await page.getByLabel('Measured in').selectOption('imperial')
@@ -35,7 +35,7 @@ test.describe('on a phone', () => {
     await expect(page.getByText(/it grows just now; smaller asks/)).toBeVisible()
     await context.setOffline(false)
     await expect(page.getByText(/all saved/i).first()).toBeAttached({ timeout: 60_000 })
-    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Sedge}/measurements`)
+    const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Whin}/measurements`)
     const { measurements } = (await reply.json()) as { measurements: { girthCm: number }[] }
     expect(measurements.map(({ girthCm }) => girthCm)).toEqual([177.8])
     await page.getByRole('button', { name: 'Take it back' }).tap()

@@ -7,6 +7,7 @@ import { detailsFor } from './details'
 import { circumstancesOf } from './circumstances'
 import { seededDraw } from './draw'
 import { historyOf, type DemoSession } from './history'
+import { measuredOf } from './measured'
 import { promisedBy } from './promised'
 import { DEMO_PLACES, demoHorses, type DemoHorse } from './scenario'
 
@@ -174,7 +175,13 @@ const loadHorse = async (
     horseId,
     incident,
   }))
-  await keep(api, incidents, me)
+  const measured = measuredOf(horse, me.today).map((measurement) => ({
+    do: 'measure',
+    id: makeId(startOf(measurement.on, order)),
+    horseId,
+    measurement,
+  }))
+  await keep(api, [...incidents, ...measured], me)
   for (const block of horse.blocks)
     await api.ask('PUT', `/horses/${horseId}/blocks/${makeId(startOf(block.from, order))}`, {
       ...block,

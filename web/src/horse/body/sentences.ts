@@ -50,7 +50,8 @@ export const growthSentences = ({ growth, heights }: Body): readonly string[] =>
     growth.says === 'level'
       ? 'Withers and croup are level.'
       : `The croup is ${growth.croupHighCm} cm higher: ${CROUP[growth.says]}.`
-  const grown = `At its age a horse has ${percent(growth.weightShareLow)} of its grown weight.`
+  const [least, most] = [percent(growth.weightShareLow), percent(growth.weightShareHigh)]
+  const grown = `At its age a horse has ${least === most ? least : `${least} to ${most}`} of its grown weight.`
   const mature =
     growth.matureKgLow === null
       ? []
