@@ -6,7 +6,7 @@ export interface StreamedRoute {
   readonly method: 'get' | 'post' | 'put'
   readonly path: string
   readonly summary: string
-  readonly needs: Action
+  readonly needs: Action | 'signed-in'
   /** The media type of what is sent, or of what is given. */
   readonly type: string
 }
@@ -74,7 +74,7 @@ export const files = {
     method: 'get',
     path: '/attachments/{attachmentId}/thumbnail',
     summary: 'The small JPEG of a picture or clip; for an owner, of what was chosen for their report',
-    needs: 'read-own-reports',
+    needs: 'signed-in',
     type: 'image/jpeg',
   },
   attachmentFile: {

@@ -252,6 +252,25 @@ describe('what is attached', () => {
     expect(on.body.bytes).toBe(2 * PIECE_BYTES)
   })
 
+  it('is seen by a helper, who adds to it and chooses nothing for the owner', async () => {
+    const bytes = png(25)
+    const helper = { name: 'Una', role: 'helper', email: 'una@example.org', password: 'a long enough one' }
+    await yard.starter.put(`/people/${uuid()}`, helper)
+    const visitor = yard.visitor()
+    await visitor.post('/sign-in', helper)
+    const item = attachItem(horse, { bytes, recordId: session })
+    const { body } = await sendBatch(
+      visitor,
+      [item, attachItem(horse, { bytes, recordId: session, change: { inReport: true } })],
+      clock.iso,
+    )
+    expect(body.items.map(({ status }) => status)).toEqual(['kept', 'refused'])
+    await visitor.bytes('PUT', `/attachments/${item.id}/pieces/0`, { body: bytes })
+    await visitor.bytes('PUT', `/attachments/${item.id}/thumbnail`, { body: JPEG })
+    for (const which of ['file', 'thumbnail'])
+      expect((await visitor.bytes('GET', `/attachments/${item.id}/${which}`)).status).toBe(200)
+  })
+
   it('is nobody else’s, and nothing but an id names it', async () => {
     const visitor = yard.visitor()
     const id = await put(attachItem(horse, { bytes: png(20), recordId: session }))
