@@ -92,6 +92,7 @@ export const addresses = {
   incidents: get('/horses/{horseId}/incidents'),
   attachments: get('/horses/{horseId}/attachments'),
   measurements: get('/horses/{horseId}/measurements'),
+  entries: get('/horses/{horseId}/entries'),
   putOverrule: put('/horses/{horseId}/overrules/{overruleId}'),
 } as const
 

@@ -4,6 +4,7 @@ import { Arrangement } from './arrangement'
 import { PutAttachment } from './attachments'
 import { CONFIRMATIONS, PutIncident } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
+import { PutEntry } from './entries'
 import { PutMeasurement } from './measurements'
 import {
   CalmSchema,
@@ -98,6 +99,8 @@ export const BatchItem = z.discriminatedUnion('do', [
   z.object({ do: z.literal('attach'), id: Id, horseId: Id, attachment: PutAttachment }),
   /** What was measured of a horse; the newest word on it stands. */
   z.object({ do: z.literal('measure'), id: Id, horseId: Id, measurement: PutMeasurement }),
+  /** What is told of a horse beside its answers; the newest word on it stands. */
+  z.object({ do: z.literal('enter'), id: Id, horseId: Id, entry: PutEntry }),
   /** What was confirmed at the pen on a day; the newest word stands. */
   z.object({
     do: z.literal('confirm'),

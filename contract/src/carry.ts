@@ -4,6 +4,7 @@ import { SavedAnswer } from './answers'
 import { Arrangement } from './arrangement'
 import { Attachment } from './attachments'
 import { Check, CONFIRMATIONS, Incident } from './care'
+import { Entry } from './entries'
 import { Horse } from './horses'
 import { Overrule } from './judgement'
 import { Measurement } from './measurements'
@@ -28,6 +29,7 @@ export const Carry = z.object({
   incidents: z.array(Incident),
   attachments: z.array(Attachment).default([]),
   measurements: z.array(Measurement).default([]),
+  entries: z.array(Entry).default([]),
   /** What was confirmed at the pen on that day. */
   confirmed: z.array(z.enum(CONFIRMATIONS)),
   overrules: z.array(Overrule),

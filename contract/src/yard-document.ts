@@ -5,6 +5,7 @@ import { ArrivalResult, Snapshot } from './blocks'
 import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
 import { MEDIA_TYPES, PutAttachment } from './attachments'
+import { PutEntry } from './entries'
 import { Archived, HorseForm } from './horses'
 import { PutMeasurement } from './measurements'
 import { TimeZone } from './people'
@@ -159,6 +160,7 @@ export const YARD_PARTS = {
     type: z.enum(MEDIA_TYPES).nullable().default(null),
   }),
   measurements: PutMeasurement.safeExtend({ id: Id, horse: Id, person: Id }),
+  entries: z.object({ id: Id, horse: Id, person: Id, entry: PutEntry }),
   arrivals: z.object({ id: Id, horse: Id, person: Id, on: Day, result: ArrivalResult }),
   blocks: z.object({
     id: Id,
@@ -203,6 +205,7 @@ export const YardDocument = YardHead.extend({
   overrules: z.array(YARD_PARTS.overrules),
   attachments: z.array(YARD_PARTS.attachments).default([]),
   measurements: z.array(YARD_PARTS.measurements).default([]),
+  entries: z.array(YARD_PARTS.entries).default([]),
   arrivals: z.array(YARD_PARTS.arrivals),
   blocks: z.array(YARD_PARTS.blocks),
 })

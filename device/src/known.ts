@@ -15,9 +15,12 @@ export const bodyOf = async <T>(key: string): Promise<T | undefined> =>
   (await savedReply(key))?.body as T | undefined
 
 /** What one person has waiting for one horse, oldest first. */
+/** Said of one horse, and true for every horse of the yard. */
+const isOfYard = ({ item }: Waiting): boolean => item.do === 'enter' && item.entry.ofYard
+
 export const waitingFor = async (personId: string, horseId: string): Promise<Waiting[]> => {
   const all = await device.waiting.where('personId').equals(personId).sortBy('order')
-  return all.filter((entry) => entry.horseId === horseId && isReadable(entry))
+  return all.filter((one) => (one.horseId === horseId || isOfYard(one)) && isReadable(one))
 }
 
 /** Who is signed in, with what day it is by this device. */

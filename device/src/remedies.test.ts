@@ -70,6 +70,21 @@ const items: Record<BatchItem['do'], BatchItem> = {
       takenBack: false,
     },
   },
+  enter: {
+    do: 'enter',
+    id: uuid(),
+    horseId: HORSE,
+    entry: {
+      kind: 'heat',
+      on: '2026-05-14',
+      note: '',
+      ofYard: true,
+      takenBack: false,
+      airC: 31,
+      humidityPercent: 40,
+      usedToHeat: true,
+    },
+  },
   circumstances: {
     do: 'circumstances',
     id: uuid(),

@@ -40,6 +40,8 @@ export const saidAt = (item: BatchItem): string => {
       return `${item.day}T12:00:00Z`
     case 'measure':
       return `${item.measurement.on}T12:00:00Z`
+    case 'enter':
+      return `${item.entry.on}T12:00:00Z`
     case 'attach':
       return item.attachment.at
     default:
@@ -61,6 +63,8 @@ export const shifted = (item: BatchItem, ms: number): BatchItem => {
       return { ...item, incident: { ...item.incident, on: laterDay(item.incident.on, ms) } }
     case 'measure':
       return { ...item, measurement: { ...item.measurement, on: laterDay(item.measurement.on, ms) } }
+    case 'enter':
+      return { ...item, entry: { ...item.entry, on: laterDay(item.entry.on, ms) } }
     case 'attach':
       return { ...item, attachment: { ...item.attachment, at: later(item.attachment.at, ms) } }
     case 'confirm':
@@ -82,6 +86,7 @@ export const ofHorse = (item: BatchItem, horseId: string): BatchItem => {
     case 'arrange':
     case 'attach':
     case 'measure':
+    case 'enter':
       return { ...item, horseId }
     default:
       return item

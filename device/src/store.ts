@@ -53,11 +53,12 @@ export interface SavedReply {
 /** All that this device knows of a horse. */
 export interface Carried extends Omit<
   Carry,
-  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments' | 'measurements'
+  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments' | 'measurements' | 'entries'
 > {
   readonly arranged?: Carry['arranged']
   readonly attachments?: Carry['attachments']
   readonly measurements?: Carry['measurements']
+  readonly entries?: Carry['entries']
   readonly block?: Carry['block']
   readonly known?: Carry['known']
   readonly rides?: number

@@ -12,6 +12,7 @@ export {
   type BatchParts,
   type KnownAnswer,
   type KnownAttachment,
+  type KnownRecord,
   type Verdict,
 } from './batch/decide'
 export { byTime, fold, type HorseFile, type SessionTold } from './batch/fold'

@@ -6,6 +6,7 @@ import type {
   CarriedAnswer,
   Check,
   Device,
+  Entry,
   EvidenceAnswer,
   EvidenceSession,
   FitVersion,
@@ -147,6 +148,7 @@ export interface Parts {
   readonly incidents: readonly Incident[]
   readonly attachments: readonly Attachment[]
   readonly measurements: readonly Measurement[]
+  readonly entries: readonly Entry[]
   readonly confirmed: readonly Confirmation[]
   readonly overrules: readonly Overrule[]
   /** How its session is arranged for the day. */

@@ -1,6 +1,7 @@
 import { addresses } from '../addresses'
 import { Attachment } from '../attachments'
 import { Check, Incident, PutCheck, PutOverrule } from '../care'
+import { Entry } from '../entries'
 import { Overrule } from '../judgement'
 import { Measurement } from '../measurements'
 import { Id } from '../primitives'
@@ -44,6 +45,13 @@ export const careRoutes = {
     needs: 'read-yard',
     params: horse,
     reply: z.object({ measurements: z.array(Measurement) }),
+  }),
+  entries: route({
+    ...addresses.entries,
+    summary: 'What is told of a horse beside its answers: work on the line, cues, things, repairs, care',
+    needs: 'read-yard',
+    params: horse,
+    reply: z.object({ entries: z.array(Entry) }),
   }),
   putOverrule: route({
     ...addresses.putOverrule,

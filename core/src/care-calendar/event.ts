@@ -27,14 +27,20 @@ interface CareEvent {
 
 const MOST_OCTETS = 75
 
-const octets = new TextEncoder()
+/** Of one letter in UTF-8. */
+const octetsOf = (letter: string): number => {
+  const code = letter.codePointAt(0)!
+  if (code < 0x80) return 1
+  if (code < 0x800) return 2
+  return code < 0x10000 ? 3 : 4
+}
 
 /** Folds a line at 75 octets, never within a letter (RFC 5545, 3.1). */
 export const folded = (line: string): string => {
   const pieces: string[] = []
   let [piece, size] = ['', 0]
   for (const letter of line) {
-    const more = octets.encode(letter).length
+    const more = octetsOf(letter)
     // A line that goes on begins with a space, which counts.
     if (size + more > MOST_OCTETS) {
       pieces.push(piece)

@@ -22,6 +22,7 @@ export const broughtUp = (carried: Carried): Carried => ({
   incidents: carried.incidents.map(incidentNow),
   attachments: carried.attachments ?? [],
   measurements: carried.measurements ?? [],
+  entries: carried.entries ?? [],
   known: carried.known ?? [],
   block: carried.block ?? null,
 })

@@ -48,6 +48,7 @@ export const horseHere = ({ carried, program, told, waiting }: Known, me: Me, no
     incidents: carried.incidents,
     attachments: carried.attachments ?? [],
     measurements: carried.measurements ?? [],
+    entries: carried.entries ?? [],
     // What was confirmed holds for its own day alone.
     confirmed: new Map([[carried.day, carried.confirmed]]),
     arranged: carried.arranged ? new Map([[carried.day, carried.arranged]]) : new Map(),

@@ -150,6 +150,7 @@ export const loadersOf = (here: Here): Loaders => {
     checks: ofHorse(({ carried }) => carried.checks),
     incidents: ofHorse(({ incidents }) => incidents),
     measurements: ofHorse(({ measurements }) => measurements),
+    entries: ofHorse(({ entries }) => entries),
     attachments: ofHorse(({ attachments }) => attachments),
     confirmed: ofHorse(({ confirmed }, { on }) => confirmed.get(on) ?? []),
     overrules: ofHorse(({ carried }, { on }) => (carried.day === on ? carried.overrules : [])),

@@ -19,6 +19,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       union all select from overrule r where r.person_id = p.id
       union all select from attachment r where r.person_id = p.id
       union all select from measurement r where r.person_id = p.id
+      union all select from entry r where r.person_id = p.id
       union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
       union all select from horse_owner r where r.person_id = p.id) order by id`),
   horses:
@@ -62,6 +63,10 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       length_cm as "lengthCm", withers_cm as "withersCm", croup_cm as "croupCm", condition, scale_kg as "scaleKg", note,
       taken_back as "takenBack"
     from measurement order by on_day, id`),
+  entries:
+    plain(`select id, horse_id as horse, person_id as person,
+      facts || jsonb_build_object('kind', kind, 'on', on_day, 'ofYard', of_yard, 'takenBack', taken_back) as entry
+    from entry order by on_day, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),
   places: plain('select id, name, suits, home, note, version from place order by name, id'),
   arrivals: plain(`select id, horse_id as horse, person_id as person, on_day as "on", result
@@ -242,6 +247,12 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, "on" date,
       "girthCm" float8, "lengthCm" float8, "withersCm" float8, "croupCm" float8, condition float8, "scaleKg" float8,
       note text, "takenBack" boolean) order by n`,
+  entries: (yardId, records) => sql`
+    insert into entry (yard_id, id, horse_id, person_id, on_day, kind, of_yard, taken_back, facts)
+    select ${yardId}, r.id, r.horse, r.person, (r.entry ->> 'on')::date, r.entry ->> 'kind',
+           (r.entry ->> 'ofYard')::boolean, (r.entry ->> 'takenBack')::boolean,
+           r.entry - array['kind', 'on', 'ofYard', 'takenBack']
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, entry jsonb) order by n`,
   owners: (yardId, records) => sql`
     insert into horse_owner (horse_id, yard_id, person_id)
     select r.horse, ${yardId}, r.person

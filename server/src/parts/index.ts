@@ -42,6 +42,7 @@ import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from 
 import { devicesOf } from '../data/devices'
 import { fitInUse, fitsOf } from '../data/fits'
 import { allHorses, horseById } from '../data/horses'
+import { entriesOf } from '../data/entries'
 import { measurementsOf } from '../data/measurements'
 import { horsesOfOwner, ownerOf } from '../data/owners'
 import { allPeople, personById, yardNow } from '../data/people'
@@ -103,6 +104,7 @@ const horseParts = (yard: Yard) => {
     checks: ofHorse((id) => checksOf(client, id)),
     incidents: ofHorse((id) => incidentsOf(client, id)),
     measurements: ofHorse((id) => measurementsOf(client, id)),
+    entries: ofHorse((id) => entriesOf(client, id)),
     attachments: ofHorse((id) => attachmentsOf(client, id)),
     confirmed: ofHorse((id, { on }) => confirmedOn(client, id, on)),
     overrules: ofHorse((id, { on }) => overrulesOn(client, id, on)),

@@ -13,6 +13,7 @@ import { saveArranged } from '../data/arrangements'
 import { namedAttachments, saveAttachment } from '../data/attachments'
 import { horsesOfRecords, saveConfirmed } from '../data/care'
 import { allHorses, lockHorses, type HorseTip } from '../data/horses'
+import { namedEntries, saveEntry } from '../data/entries'
 import { namedMeasurements, saveMeasurement } from '../data/measurements'
 import { confirmSession, insertSessions, saveCircumstances, sessionsOf } from '../data/sessions'
 import { apart } from '../data/sql'
@@ -44,6 +45,7 @@ const namedIn = (items: readonly BatchItem[]) => {
   const checks = new Set<string>()
   const attachments = new Set<string>()
   const measurements = new Set<string>()
+  const entries = new Set<string>()
   const attachedTo = { session: sessions, answer: answers, check: checks, incident: incidents }
   for (const item of items) {
     if (item.do === 'session') {
@@ -58,12 +60,13 @@ const namedIn = (items: readonly BatchItem[]) => {
     else horses.add(item.horseId)
     if (item.do === 'incident') incidents.add(item.id)
     if (item.do === 'measure') measurements.add(item.id)
+    if (item.do === 'enter') entries.add(item.id)
     if (item.do === 'attach') {
       attachments.add(item.id)
       attachedTo[item.attachment.to].add(item.attachment.recordId)
     }
   }
-  return { horses, sessions, answers, incidents, checks, attachments, measurements }
+  return { horses, sessions, answers, incidents, checks, attachments, measurements, entries }
 }
 
 /**
@@ -95,6 +98,7 @@ const partsOf = async (
     checks: await horsesOfRecords(client, 'check', [...named.checks]),
     attachments: await namedAttachments(client, [...named.attachments]),
     measurements: await namedMeasurements(client, [...named.measurements]),
+    entries: await namedEntries(client, [...named.entries]),
   }
 }
 
@@ -158,6 +162,9 @@ class ChangeWriter {
         return
       case 'measurement':
         await saveMeasurement(client, { yardId, personId, horseId: change.horseId }, change)
+        return
+      case 'entry':
+        await saveEntry(client, { yardId, personId, horseId: change.horseId }, change)
         return
       case 'attachment':
         await saveAttachment(

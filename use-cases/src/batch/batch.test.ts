@@ -29,6 +29,7 @@ const NOTHING: BatchParts = {
   checks: new Map(),
   attachments: new Map(),
   measurements: new Map(),
+  entries: new Map(),
 }
 
 const session = (startedAt = '2026-05-14T08:00:00Z') =>
@@ -62,6 +63,7 @@ const EMPTY: HorseFile = {
   incidents: [],
   attachments: [],
   measurements: [],
+  entries: [],
   confirmed: new Map(),
   arranged: new Map(),
   sessions: new Map(),
@@ -193,7 +195,7 @@ describe('a batch', () => {
     const other = { ...NOTHING, measurements: new Map([[id(50), { horseId: HORSE, personId: id(9) }]]) }
     const helper = moment({ who: { personId: ME, role: 'helper' } })
     expect(told([measure()], other, helper)).toEqual([
-      'Changing what somebody else measured is for starters.',
+      'Changing what somebody else recorded is for starters.',
     ])
     const file = [measure(), measure({ withersCm: 149, takenBack: true })].reduce(
       (so, item) => fold(so, changeOf(item, moment()), { personId: ME, personName: 'Runa', seq: 1 }),

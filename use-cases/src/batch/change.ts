@@ -50,6 +50,7 @@ export type Change =
   | ({ readonly kind: 'arrangement'; readonly at: Date } & Omit<Item<'arrange'>, 'do' | 'at'>)
   | ({ readonly kind: 'attachment'; readonly at: Date; readonly day: Day } & Omit<Item<'attach'>, 'do'>)
   | ({ readonly kind: 'measurement' } & Omit<Item<'measure'>, 'do'>)
+  | ({ readonly kind: 'entry' } & Omit<Item<'enter'>, 'do'>)
   | ({ readonly kind: 'confirmation' } & Omit<Item<'confirm'>, 'do'>)
 
 /** The change an item asks for, whether or not it may be. */
@@ -96,6 +97,10 @@ export const changeOf = (item: BatchItem, moment: Moment): Change => {
     case 'measure': {
       const { do: _do, ...measure } = item
       return { kind: 'measurement', ...measure }
+    }
+    case 'enter': {
+      const { do: _do, ...entered } = item
+      return { kind: 'entry', ...entered }
     }
     case 'confirm': {
       const { do: _do, ...confirmation } = item

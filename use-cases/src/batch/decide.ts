@@ -14,7 +14,14 @@ export interface BatchParts {
   readonly incidents: ReadonlyMap<string, string>
   readonly checks: ReadonlyMap<string, string>
   readonly attachments: ReadonlyMap<string, KnownAttachment>
-  readonly measurements: ReadonlyMap<string, { readonly horseId: string; readonly personId: string }>
+  readonly measurements: ReadonlyMap<string, KnownRecord>
+  readonly entries: ReadonlyMap<string, KnownRecord>
+}
+
+/** Whose horse's a record is, and who made it. */
+export interface KnownRecord {
+  readonly horseId: string
+  readonly personId: string
 }
 
 export interface KnownAnswer {
@@ -84,18 +91,40 @@ const incidentFault = (parts: BatchParts, item: Item<'incident'>, moment: Moment
     : refused('This record has an id that is taken: record it anew.', 'id')
 }
 
-const measurementFault = (parts: BatchParts, item: Item<'measure'>, moment: Moment): Refused | null => {
-  const { id, horseId, measurement } = item
+/** What is wrong with a record on a horse, or with changing one: whoever made it may, and whoever mends answers. */
+const recordFault = (
+  parts: BatchParts,
+  { id, horseId }: { readonly id: string; readonly horseId: string },
+  { moment, on, known }: { moment: Moment; on: Day; known: ReadonlyMap<string, KnownRecord> },
+): Refused | null => {
   const horse = parts.horses.get(horseId)
   if (!horse) return refused(NO_HORSE, 'horseId')
-  const fault = pastDayFault(moment.today, horse, measurement.on)
-  if (fault) return refused(fault, 'measurement.on')
-  const known = parts.measurements.get(id)
-  if (!known) return null
-  if (known.horseId !== horseId) return refused('This record has an id that is taken: record it anew.', 'id')
-  return known.personId === moment.who.personId || mayDo(moment.who.role, 'mend-answers')
+  const fault = pastDayFault(moment.today, horse, on)
+  if (fault) return refused(fault, 'on')
+  const before = known.get(id)
+  if (!before) return null
+  if (before.horseId !== horseId) return refused('This record has an id that is taken: record it anew.', 'id')
+  return before.personId === moment.who.personId || mayDo(moment.who.role, 'mend-answers')
     ? null
-    : refused('Changing what somebody else measured is for starters.', 'id')
+    : refused('Changing what somebody else recorded is for starters.', 'id')
+}
+
+/** The same, with the field named where it stands in its item. */
+const within = (part: string, fault: Refused | null): Refused | null =>
+  fault?.path === 'on' ? { ...fault, path: `${part}.on` } : fault
+
+const measurementFault = (parts: BatchParts, item: Item<'measure'>, moment: Moment): Refused | null =>
+  within(
+    'measurement',
+    recordFault(parts, item, { moment, on: item.measurement.on, known: parts.measurements }),
+  )
+
+const entryFault = (parts: BatchParts, item: Item<'enter'>, moment: Moment): Refused | null => {
+  const { entry, horseId } = item
+  const horse = parts.horses.get(horseId)
+  if (horse && 'step' in entry && entry.step !== null && !knownStep(horse.program, entry.step))
+    return refused(`“${entry.step}” is not a step that is known here.`, 'entry.step')
+  return within('entry', recordFault(parts, item, { moment, on: entry.on, known: parts.entries }))
 }
 
 /** Whose horse's the record is that something is attached to; nothing where it is not known. */
@@ -163,6 +192,8 @@ const faultOf = (parts: BatchParts, item: BatchItem, moment: Moment): Refused | 
     }
     case 'measure':
       return notAllowed(moment, 'log-answers') ?? measurementFault(parts, item, moment)
+    case 'enter':
+      return notAllowed(moment, 'log-answers') ?? entryFault(parts, item, moment)
     case 'attach':
       return notAllowed(moment, 'log-answers') ?? attachmentFault(parts, item, moment)
     case 'confirm': {
@@ -218,6 +249,11 @@ const after = (parts: BatchParts, change: Change, moment: Moment): BatchParts =>
     const { id, horseId } = change
     const personId = parts.measurements.get(id)?.personId ?? moment.who.personId
     return { ...parts, measurements: new Map(parts.measurements).set(id, { horseId, personId }) }
+  }
+  if (change.kind === 'entry') {
+    const { id, horseId } = change
+    const personId = parts.entries.get(id)?.personId ?? moment.who.personId
+    return { ...parts, entries: new Map(parts.entries).set(id, { horseId, personId }) }
   }
   if (change.kind === 'incident')
     return { ...parts, incidents: new Map(parts.incidents).set(change.id, change.horseId) }

@@ -2,6 +2,7 @@ import type {
   Arrangement,
   Attachment,
   CarriedAnswer,
+  Entry,
   Incident,
   Measurement,
   Session,
@@ -17,6 +18,8 @@ export interface HorseFile {
   readonly incidents: readonly Incident[]
   readonly attachments: readonly Attachment[]
   readonly measurements: readonly Measurement[]
+  /** Its own, and those that hold for every horse of its yard. */
+  readonly entries: readonly Entry[]
   readonly confirmed: ReadonlyMap<Day, readonly Confirmation[]>
   readonly arranged: ReadonlyMap<Day, Arrangement>
   /** What is told of its sessions besides their answers. */
@@ -82,6 +85,12 @@ export const fold = (file: HorseFile, change: Change, { personId, personName, se
         ...file,
         measurements: [...others, { ...measurement, id, byName: known?.byName ?? personName }],
       }
+    }
+    case 'entry': {
+      const { id, entry } = change
+      const known = file.entries.find((one) => one.id === id)
+      const others = file.entries.filter((one) => one !== known)
+      return { ...file, entries: [...others, { ...entry, id, byName: known?.byName ?? personName }] }
     }
     case 'note':
       return toldOf(file, change.sessionId, { note: change.note, confirmedAt: change.at.toISOString() })

@@ -10,6 +10,10 @@ export const measurements = query('measurements', ['horse', 'measurements'], (pa
   measurements: parts.measurements,
 }))
 
+export const entries = query('entries', ['horse', 'entries'], (parts) => ({
+  entries: [...parts.entries],
+}))
+
 export const incidents = query('incidents', ['horse', 'incidents'], (parts) => ({
   incidents: parts.incidents,
 }))

@@ -36,6 +36,7 @@ export const carry = query(
     'incidents',
     'attachments',
     'measurements',
+    'entries',
     'confirmed',
     'overrules',
     'arranged',

@@ -1,6 +1,6 @@
 import type { PartName } from '../parts'
 import type { Query, QueryName } from '../query'
-import { attachments, checks, incidents, measurements } from './care'
+import { attachments, checks, entries, incidents, measurements } from './care'
 import { evidence, stepAnswers, stepEvidence } from './evidence'
 import { arrivals, blocks, carry, horse, line, owner, report, spots, worked } from './horse'
 import { judging, reading } from './reading'
@@ -43,4 +43,5 @@ export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
   incidents,
   attachments,
   measurements,
+  entries,
 }

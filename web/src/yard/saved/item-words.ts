@@ -3,6 +3,7 @@ import { calmWord, count, gradeWord } from '@still-pine/core/answer'
 import { circumstancesInWords } from '@still-pine/core/circumstances'
 import { CATALOGUE } from '@still-pine/core/program'
 import { attachmentWords } from '../../shared/attachments/words'
+import { entryWords } from '../../shared/entry-words'
 import { INCIDENT_WORDS } from '../../shared/incident-words'
 import { sideAfter } from '../../shared/words'
 
@@ -27,6 +28,8 @@ export const itemWords = (item: BatchItem): string => {
       return `how the session was: ${circumstancesInWords(item.circumstances) || 'nothing noted'}`
     case 'arrange':
       return 'how the session is arranged'
+    case 'enter':
+      return entryWords(item.entry)
     case 'measure':
       return 'what was measured'
     case 'attach':

@@ -1,0 +1,187 @@
+import { CARE_KINDS } from '@still-pine/core/care-calendar'
+import { CHANNELS, RHYTHMS } from '@still-pine/core/cues'
+import { TIRED_SIGNS } from '@still-pine/core/leave-off'
+import { z } from 'zod'
+import { Day, Id, StepKey, Text, words } from './primitives'
+
+/** A number in its bounds. */
+const between = (least: number, most: number, unit = '') => {
+  const says = `From ${least} to ${most}${unit && ` ${unit}`}.`
+  return z.number(says).min(least, says).max(most, says)
+}
+
+const whole = (least: number, most: number) => between(least, most).int('A whole number.')
+
+/** A short text that says something. */
+const Said = words(200).trim().min(1, 'Please write it down.')
+
+const Rein = z.enum(['left', 'right'], 'The rein is left or right.')
+const MOST_SECONDS = 86_400
+const Second = between(0, MOST_SECONDS, 'seconds')
+const Minute = between(0, 240, 'minutes')
+const Mark = whole(0, 3).nullable().default(null)
+
+/** How it went on a rein at a minute; what was not looked at is left out. */
+const GoingNote = z.object({
+  minute: Minute,
+  rein: Rein,
+  stretch: Mark,
+  swing: Mark,
+  rhythm: Mark,
+  behindVertical: Mark,
+  hollow: Mark,
+  braces: Mark,
+})
+
+/** What every entry says beside what is its own. */
+const ENTRY = {
+  on: Day,
+  note: Text.default(''),
+  /** It holds for every horse of the yard. */
+  ofYard: z.boolean().default(false),
+  takenBack: z.boolean().default(false),
+} as const
+
+const entry = <Kind extends string, Facts extends z.ZodRawShape>(kind: Kind, facts: Facts) =>
+  z.object({ kind: z.literal(kind), ...ENTRY, ...facts })
+
+const LineWork = entry('line-work', {
+  way: z.enum(['lunge', 'lines']),
+  /** The rein it began on, and what was pressed at which second. */
+  rein: Rein,
+  presses: z
+    .array(z.object({ at: Second, key: z.enum(['forward', 'back', 'side']) }))
+    .min(1, 'Nothing was pressed.')
+    .max(2_000, 'At most 2000 presses.'),
+  endAt: Second,
+  /** Across the circle. */
+  diameterM: between(4, 60, 'm'),
+  going: z.array(GoingNote).max(500).default([]),
+  signs: z.array(z.object({ sign: z.enum(TIRED_SIGNS), minute: Minute })).max(100).default([]),
+  /** Seconds from the beginning of a rein to its first stretch; nothing where none was seen. */
+  stretchSeconds: z
+    .object({ left: between(0, 7_200, 'seconds').nullable(), right: between(0, 7_200, 'seconds').nullable() })
+    .default({ left: null, right: null }),
+})
+  .refine(({ presses }) => presses.every(({ at }, i) => i === 0 || at >= presses[i - 1]!.at), {
+    message: 'The times of the presses fall.',
+    path: ['presses'],
+  })
+  .refine(({ presses, endAt }) => endAt >= (presses.at(-1)?.at ?? 0), {
+    message: 'It ends before the last press.',
+    path: ['endAt'],
+  })
+
+const CueEntry = entry('cue', {
+  channel: z.enum(CHANNELS),
+  /** Where it is felt; of the voice, the word. */
+  place: Said,
+  side: z.enum(['left', 'right', 'both']).default('both'),
+  rhythm: z.enum(RHYTHMS),
+  count: whole(1, 9).default(1),
+  gapSeconds: between(0, 10, 'seconds').default(0),
+  meaning: Said,
+  where: z.enum(['ground', 'ridden', 'both']),
+  groundOnly: z.boolean().default(false),
+  /** The step it is asked with. */
+  step: StepKey.nullable().default(null),
+})
+
+const ToolEntry = entry('tool', {
+  tool: Said,
+  drives: z.boolean(),
+  accepted: z.boolean(),
+  tellApart: z.array(Said).max(9, 'At most nine.').default([]),
+})
+
+/** A thing of the yard was shown. */
+const ThingShowing = entry('thing', {
+  thing: Said,
+  where: words(200).trim().default(''),
+  side: z.enum(['left', 'right', 'both']).default('both'),
+  good: z.boolean(),
+})
+
+/** A fault of the yard's own at a step, beside those the cards name. */
+const OwnFault = entry('own-fault', { step: StepKey, fault: Said, repair: Said })
+
+const RepairTried = entry('repair', {
+  step: StepKey,
+  fault: Said,
+  repair: Said,
+  /** The fault was gone in the next three asks. */
+  worked: z.boolean(),
+})
+
+const CareDone = entry('care', {
+  care: z.enum(CARE_KINDS),
+  /** Days to the next time, where somebody said so. */
+  minDays: whole(0, 3_650).nullable().default(null),
+  maxDays: whole(0, 3_650).nullable().default(null),
+})
+  .refine(({ minDays, maxDays }) => (minDays === null) === (maxDays === null), {
+    message: 'From and by: both, or neither.',
+    path: ['maxDays'],
+  })
+  .refine(({ minDays, maxDays }) => minDays === null || maxDays === null || minDays <= maxDays, {
+    message: 'This ends before it begins.',
+    path: ['maxDays'],
+  })
+  .refine(({ care, minDays }) => minDays !== null || !['vaccination', 'hold'].includes(care), {
+    message: 'The vet says in how many days.',
+    path: ['minDays'],
+  })
+
+const GoalEntry = entry('goal', {
+  goal: Said,
+  bursts: whole(1, 50),
+  /** The most wanted has the lowest. */
+  place: whole(0, 1_000),
+})
+
+const HeatEntry = entry('heat', {
+  airC: between(-40, 55, '°C'),
+  humidityPercent: between(0, 100, '%'),
+  usedToHeat: z.boolean().default(true),
+})
+
+const RiderEntry = entry('rider', {
+  who: words(80).trim().default(''),
+  kg: between(15, 200, 'kg'),
+  tackKg: between(0, 40, 'kg'),
+})
+
+const KINDS = [
+  LineWork,
+  CueEntry,
+  ToolEntry,
+  ThingShowing,
+  OwnFault,
+  RepairTried,
+  CareDone,
+  GoalEntry,
+  HeatEntry,
+  RiderEntry,
+] as const
+
+/** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */
+export const PutEntry = z.discriminatedUnion('kind', KINDS)
+
+const SAVED = { id: Id, byName: z.string() } as const
+
+export const Entry = z.intersection(PutEntry, z.object(SAVED))
+
+export type PutEntry = z.infer<typeof PutEntry>
+export type Entry = PutEntry & { readonly id: string; readonly byName: string }
+export type EntryKind = PutEntry['kind']
+export type EntryOf<Kind extends EntryKind> = Extract<PutEntry, { kind: Kind }> &
+  Pick<Entry, 'id' | 'byName'>
+
+/** Those of one kind that stand, the oldest first. */
+export const entriesOf = <Kind extends EntryKind>(
+  entries: readonly Entry[],
+  kind: Kind,
+): readonly EntryOf<Kind>[] =>
+  entries
+    .filter((one): one is EntryOf<Kind> & Entry => one.kind === kind && !one.takenBack)
+    .toSorted((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id))

@@ -1,0 +1,42 @@
+import type { Entry, PutEntry } from '@still-pine/contract'
+import type { KnownRecord } from '@still-pine/use-cases'
+import type { Owner } from './care'
+import { rows, run, sql, type Client } from './sql'
+
+type Row = Pick<Entry, 'id' | 'on' | 'kind' | 'ofYard' | 'takenBack' | 'byName'> & { readonly facts: object }
+
+/** What is told of a horse, the oldest first, with what holds for every horse of its yard. */
+export const entriesOf = async (client: Client, horseId: string): Promise<Entry[]> =>
+  (
+    await rows<Row>(
+      client,
+      sql`select e.id, e.on_day as "on", e.kind, e.of_yard as "ofYard", e.taken_back as "takenBack", e.facts,
+                 p.name as "byName"
+          from entry e join person p on p.id = e.person_id
+          where e.horse_id = ${horseId} or e.of_yard order by e.on_day, e.id`,
+    )
+  ).map(({ facts, ...one }) => ({ ...facts, ...one }) as Entry)
+
+/** Puts an entry, or other words on one; whose it is does not change. */
+export const saveEntry = (
+  client: Client,
+  { yardId, horseId, personId }: Owner,
+  { id, entry: { kind, on, ofYard, takenBack, ...facts } }: { id: string; entry: PutEntry },
+) =>
+  run(
+    client,
+    sql`insert into entry (yard_id, id, horse_id, person_id, on_day, kind, of_yard, taken_back, facts)
+        values (${yardId}, ${id}, ${horseId}, ${personId}, ${on}, ${kind}, ${ofYard}, ${takenBack},
+                ${JSON.stringify(facts)})
+        on conflict (yard_id, id) do update set on_day = excluded.on_day, kind = excluded.kind,
+          of_yard = excluded.of_yard, taken_back = excluded.taken_back, facts = excluded.facts`,
+  )
+
+/** Whose horse's each entry is, and who told it. */
+export const namedEntries = async (client: Client, ids: readonly string[]) => {
+  const found = await rows<KnownRecord & { id: string }>(
+    client,
+    sql`select id, horse_id as "horseId", person_id as "personId" from entry where id = any(${ids})`,
+  )
+  return new Map(found.map(({ id, ...known }) => [id, known]))
+}
