@@ -57,7 +57,10 @@ const LineWork = entry('line-work', {
   /** Across the circle. */
   diameterM: between(4, 60, 'm'),
   going: z.array(GoingNote).max(500).default([]),
-  signs: z.array(z.object({ sign: z.enum(TIRED_SIGNS), minute: Minute })).max(100).default([]),
+  signs: z
+    .array(z.object({ sign: z.enum(TIRED_SIGNS), minute: Minute }))
+    .max(100)
+    .default([]),
   /** Seconds from the beginning of a rein to its first stretch; nothing where none was seen. */
   stretchSeconds: z
     .object({ left: between(0, 7_200, 'seconds').nullable(), right: between(0, 7_200, 'seconds').nullable() })
@@ -173,15 +176,3 @@ export const Entry = z.intersection(PutEntry, z.object(SAVED))
 
 export type PutEntry = z.infer<typeof PutEntry>
 export type Entry = PutEntry & { readonly id: string; readonly byName: string }
-export type EntryKind = PutEntry['kind']
-export type EntryOf<Kind extends EntryKind> = Extract<PutEntry, { kind: Kind }> &
-  Pick<Entry, 'id' | 'byName'>
-
-/** Those of one kind that stand, the oldest first. */
-export const entriesOf = <Kind extends EntryKind>(
-  entries: readonly Entry[],
-  kind: Kind,
-): readonly EntryOf<Kind>[] =>
-  entries
-    .filter((one): one is EntryOf<Kind> & Entry => one.kind === kind && !one.takenBack)
-    .toSorted((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id))

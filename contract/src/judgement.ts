@@ -89,7 +89,7 @@ export const GateVerdictSchema = z.object({
   verdict: z.enum(['go', 'check-first', 'not-yet', 'stop']),
   ready: z.enum(['go', 'check-first', 'not-yet']),
   sentence: z.string(),
-  stops: z.array(z.object({ rule: z.enum(STOP_RULES), words: z.string() })),
+  stops: z.array(z.object({ rule: z.enum(STOP_RULES), words: z.string(), measured: z.boolean().optional() })),
   tracks: z.array(GateTrackSchema),
   due: z.array(
     z.object({
@@ -182,6 +182,9 @@ export const FactsSchema = z.object({
   bitted: z.boolean().default(false),
   rides: z.number().int().default(0),
   loadDays: z.number().int().default(0),
+  rider: z.object({ kg: z.number(), tackKg: z.number() }).nullable().default(null),
+  weightKg: z.number().nullable().default(null),
+  conditionScore: z.number().nullable().default(null),
   overruled: z.array(z.object({ gate: z.string(), byName: z.string() })).default([]),
 }) satisfies z.ZodType<Facts>
 

@@ -53,7 +53,16 @@ export interface SavedReply {
 /** All that this device knows of a horse. */
 export interface Carried extends Omit<
   Carry,
-  'answers' | 'voided' | 'more' | 'block' | 'known' | 'rides' | 'arranged' | 'attachments' | 'measurements' | 'entries'
+  | 'answers'
+  | 'voided'
+  | 'more'
+  | 'block'
+  | 'known'
+  | 'rides'
+  | 'arranged'
+  | 'attachments'
+  | 'measurements'
+  | 'entries'
 > {
   readonly arranged?: Carry['arranged']
   readonly attachments?: Carry['attachments']

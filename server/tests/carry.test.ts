@@ -88,7 +88,7 @@ describe('what a device takes along', () => {
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
     const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
     const loadDays = loadDaysIn(program, week, { horse, on: day })
-    const facts = factsFrom({ ...carried, program, loadDays })
+    const facts = factsFrom({ ...carried, program, loadDays, on: day })
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
     const here = lineFrom({ horse, facts, overrules, arranged: null, workDays, loadDays, judged, on: day })
     const { body } = await yard.starter.get(`/horses/${id}/line`)

@@ -25,7 +25,14 @@ const enter = (entry: object, { id = uuid(), horseId = horse } = {}) => ({
 const listed = async (horseId = horse, visitor = yard.starter): Promise<Entry[]> =>
   (await visitor.get<{ entries: Entry[] }>(`/horses/${horseId}/entries`)).body.entries
 
-const CUE = { kind: 'cue', channel: 'stick', place: 'ribs', rhythm: 'pulse', meaning: 'over', where: 'ground' }
+const CUE = {
+  kind: 'cue',
+  channel: 'stick',
+  place: 'ribs',
+  rhythm: 'pulse',
+  meaning: 'over',
+  where: 'ground',
+}
 const LUNGE = {
   kind: 'line-work',
   way: 'lunge',

@@ -20,7 +20,7 @@ export const COMPOSED = {
   loadDays: async (read: Read, { on }: Asking): Promise<number> =>
     loadDaysIn(await read('program'), await read('week'), { horse: await read('horse'), on }),
 
-  facts: async (read: Read): Promise<Parts['facts']> =>
+  facts: async (read: Read, { on }: Asking): Promise<Parts['facts']> =>
     factsFrom({
       horse: await read('horse'),
       program: await read('program'),
@@ -32,6 +32,9 @@ export const COMPOSED = {
       block: await read('block'),
       rides: await read('rides'),
       loadDays: await read('loadDays'),
+      measurements: await read('measurements'),
+      entries: await read('entries'),
+      on,
     }),
 
   standings: async (read: Read): Promise<readonly Standing[]> => {

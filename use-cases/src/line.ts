@@ -1,12 +1,23 @@
 import { addDays, daysBetween } from '@still-pine/core/answer'
+import { bodyOf } from '@still-pine/core/body'
 import { countersOf, type Worked } from '@still-pine/core/counters'
 import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
 import { offWork, type BlockNow } from '@still-pine/core/blocks'
-import type { KnownRung } from '@still-pine/core/facts'
+import { ageBounds, type KnownRung, type Rider } from '@still-pine/core/facts'
 import { rungAt, stepOf, type Program } from '@still-pine/core/program'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
-import type { Arrangement, Check, Horse, Incident, Line, Overrule } from '@still-pine/contract'
+import { entriesOf } from '@still-pine/contract/entries-of'
+import type {
+  Arrangement,
+  Check,
+  Entry,
+  Horse,
+  Incident,
+  Line,
+  Measurement,
+  Overrule,
+} from '@still-pine/contract'
 
 type Side = Line['tracks'][number]['side']
 
@@ -70,6 +81,9 @@ const factsTold = ({
   bitted,
   rides,
   loadDays,
+  rider,
+  weightKg,
+  conditionScore,
   overruled,
 }: Facts): Line['facts'] => ({
   born,
@@ -80,6 +94,9 @@ const factsTold = ({
   bitted: bitted ?? false,
   rides: rides ?? 0,
   loadDays: loadDays ?? 0,
+  rider: rider ? { kg: rider.kg, tackKg: rider.tackKg } : null,
+  weightKg: weightKg ?? null,
+  conditionScore: conditionScore ?? null,
   overruled: (overruled ?? []).map(({ gate, byName }) => ({ gate, byName })),
   checks: checks.map(({ kind, on, until, passed, leaves }) => ({
     kind,
@@ -115,6 +132,9 @@ interface Known {
   /** Days ridden off the lead since the last incident that closed it. */
   readonly rides: number
   readonly loadDays: number
+  readonly measurements: readonly Measurement[]
+  readonly entries: readonly Entry[]
+  readonly on: string
 }
 
 /** Records that count: those nobody has taken back. */
@@ -132,6 +152,27 @@ export const lastClosed = (incidents: readonly Incident[]): string | null =>
 const ladderRung = (program: Program, step: string | null, mark: number | null): number | null => {
   const known = step === null ? undefined : stepOf(program, step)
   return known && mark !== null ? rungAt(known, mark) : mark === null ? null : Math.floor(mark)
+}
+
+/** Of those who ride it, whoever is heaviest with the saddle: one who is too heavy is not overlooked for a lighter one. */
+const heaviestRider = (entries: readonly Entry[]): Rider | null => {
+  const newest = new Map(entriesOf(entries, 'rider').map((rider) => [rider.who, rider]))
+  const [heaviest] = [...newest.values()].sort((a, b) => b.kg + b.tackKg - a.kg - a.tackKg)
+  return heaviest ? { kg: heaviest.kg, tackKg: heaviest.tackKg } : null
+}
+
+/** How heavy it is and who rides it; a weight that is older than it may be says nothing. */
+const weighed = ({ horse, measurements, entries, on }: Known) => {
+  const aged = { born: horse.born, age: horse.estimate }
+  const { weight, condition, isDue } = bodyOf(
+    measurements.filter(({ takenBack }) => !takenBack),
+    { on, ageOn: (day) => ageBounds(aged, day) },
+  )
+  return {
+    rider: heaviestRider(entries),
+    weightKg: isDue ? null : (weight?.kg ?? null),
+    conditionScore: condition?.score ?? null,
+  }
 }
 
 /** What is known of a horse beside its tracks, as the judgement reads it: the same on the server and on a device. */
@@ -166,6 +207,7 @@ export const factsFrom = (told: Known): Facts => {
     offWork: offWork(told.block),
     rides: told.rides,
     loadDays: told.loadDays,
+    ...weighed(told),
     overruled: told.overrules
       .filter(({ takenBack }) => !takenBack)
       .map(({ gate, byName }) => ({ gate, byName })),

@@ -60,6 +60,8 @@ export interface Facts {
   readonly rides?: number
   readonly rider?: Rider | null
   readonly weightKg?: number | null
+  /** Of nine points: fat bears no rider. */
+  readonly conditionScore?: number | null
   /** Load days among the six before; not said, the rule of load days is not asked. */
   readonly loadDays?: number
   /** Gates overruled today, and by whom. */

@@ -1,4 +1,5 @@
 import { daysBetween, type Day, type Side } from '../answer'
+import { isInFirstRides } from '../facts'
 import { gatesGuarding, rungName, stepOf, type Gate } from '../program'
 import {
   BEHIND_DAYS,
@@ -13,7 +14,6 @@ import {
 } from '../readiness'
 import { exposes, type Asking, type PermitHorse } from './ask'
 import { reason, type PermitRule, type Reason } from './reason'
-import { isInFirstRides } from './rules'
 
 /** How a gate is open on a day: Go today, from work behind it lately, or not. */
 export type Openness = 'go' | 'lately' | 'shut'
@@ -67,7 +67,7 @@ export const butForPresses = ({
   stops,
   ready,
 }: Pick<GateVerdict, 'stops' | 'ready'>): GateVerdict['verdict'] =>
-  stops.every(({ rule }) => isToConfirm(rule)) ? ready : 'stop'
+  stops.every(isToConfirm) ? ready : 'stop'
 
 /** Asks of a gate's own that must pass today before any mounted work, and have not. */
 export const dueNow = ({ program, views }: PermitHorse, { dueToday }: Gate): readonly string[] =>
@@ -106,7 +106,7 @@ const gateReasons = (asking: Asking, gate: Gate): readonly Reason[] => {
   const verdict = gateVerdict(program, gate, { views, facts, on })
   // What only has to be pressed is asked for by the rung itself.
   const stops = verdict.stops
-    .filter(({ rule }) => !isToConfirm(rule) && rule !== 'incident')
+    .filter((stop) => !isToConfirm(stop) && stop.rule !== 'incident' && stop.rule !== 'rider-share')
     .map((stop) => ({ ...fromStop(stop, gate), gate: null }))
   const openness = opennessOf(asking, gate, on)
   if (openness === 'shut') {

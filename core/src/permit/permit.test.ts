@@ -3,7 +3,7 @@ import { ALL_CONFIRMED, heldLog, inOrder, viewsFrom } from '../../tests/held'
 import { addDays, PLAIN, type Side } from '../answer'
 import type { Facts } from '../facts'
 import { FEET_FIRST } from '../program'
-import type { TrackedAnswer, Views } from '../readiness'
+import { gateVerdict, type TrackedAnswer, type Views } from '../readiness'
 import { opennessOf } from './gates'
 import { permit } from './permit'
 
@@ -189,6 +189,20 @@ describe('what is confirmed on the day', () => {
     expect(weighed(66, 0)).toMatchObject({ answer: 'no', rules: ['rider-share'] })
     expect(weighed(90, 30)).toMatchObject({ answer: 'yes' })
     expect(weighed(91, 30)).toMatchObject({ answer: 'no', rules: ['rider-share'] })
+  })
+
+  it('counts what a fat horse bears without its fat, and no press lifts what a scale says', () => {
+    const up = ['helper', 'helmet', 'rider-share'] as const
+    const facts = inOrder(ON, { confirmed: [...up], rider: { kg: 65, tackKg: 10 }, weightKg: 500 })
+    expect(said(facts, 'sit@1', HELD_TODAY)[0]).toMatchObject({ answer: 'yes' })
+    const fat = { ...facts, conditionScore: 7 }
+    expect(said(fat, 'sit@1', HELD_TODAY)[0]).toMatchObject({ answer: 'no', rules: ['rider-share'] })
+    const gate = program.gates.find(({ key }) => key === 'first-time-up')!
+    const { stops, sentence } = gateVerdict(program, gate, { views: HELD_TODAY, facts: fat, on: ON })
+    expect(stops).toMatchObject([{ rule: 'rider-share', measured: true }])
+    expect(sentence).toMatch(
+      /^Rider and saddle are 15.6 % of its weight; at most 15 % in the first thirty rides/,
+    )
   })
 
   it('begins every day with mounted work with the first asks of the day, for thirty rides', () => {

@@ -2,9 +2,12 @@ import { count, daysBetween } from '../answer'
 import { isLoad } from '../counters'
 import {
   holdOn,
+  isInFirstRides,
+  isWeighed,
   monthsAtLeast,
   mostLoadDays,
   mouthStop,
+  riderStop,
   saddleStop,
   type Confirmation,
   type Facts,
@@ -99,29 +102,13 @@ const needs: Rule = ({ program, views, facts, shown = [], step, rung }) =>
     reason('needs', 'no', { words: `First ${words}.` }),
   )
 
-/** Rides off the lead after which a rider has found their seat on it, and it its feet under them. */
-export const FIRST_RIDES = 30
-
-/** Rider with tack: at most 20 % of body weight (Powell et al. 2008); 15 % in the first thirty rides is our judgement. */
-const SHARE = 0.2
-const FIRST_SHARE = 0.15
-
-export const isInFirstRides = ({ rides = 0 }: Pick<Facts, 'rides'>): boolean => rides < FIRST_RIDES
-
-const riderShare: Rule = (asking) => {
+/** The one bears the other by their weights, or somebody says so. */
+const rider: Rule = (asking) => {
   const { facts } = asking
-  const { rider, weightKg } = facts
   if (!exposes(asking, 'whole-weight', 'mounted')) return []
-  if (!rider || !weightKg) return toConfirm(asking, 'rider-share', { confirm: 'rider-share' })
-  const most = isInFirstRides(facts) ? FIRST_SHARE : SHARE
-  const share = (rider.kg + rider.tackKg) / weightKg
-  return share <= most
-    ? []
-    : [
-        reason('rider-share', 'no', {
-          words: `Rider and saddle are ${(share * 100).toFixed(1)} % of its weight; at most ${most * 100} % ${isInFirstRides(facts) ? 'in the first thirty rides' : 'of it'}.`,
-        }),
-      ]
+  if (!isWeighed(facts)) return toConfirm(asking, 'rider-share', { confirm: 'rider-share' })
+  const words = riderStop(facts)
+  return words === null ? [] : [reason('rider-share', 'no', { words })]
 }
 
 /** On it, or with a weight on it: a helmet, and a second person; after thirty rides one within call. */
@@ -229,7 +216,7 @@ export const RULES: readonly Rule[] = [
   incidents,
   mouth,
   saddle,
-  riderShare,
+  rider,
   needs,
   kind,
   loadDays,

@@ -83,7 +83,7 @@ const atGate = (horse: PermitHorse, on: Day): readonly Shut[] => {
   const gate = nextGate(horse, on)
   if (!gate) return []
   const verdict = gateVerdict(horse.program, gate, { views: horse.views, facts: horse.facts, on })
-  const stops = verdict.stops.filter(({ rule }) => !isToConfirm(rule))
+  const stops = verdict.stops.filter((stop) => !isToConfirm(stop))
   const holds = verdict.tracks.filter((track) => track.holds).length
   const weak = [
     ...new Set(verdict.tracks.filter((track) => !track.holds).map(({ name }) => name.toLowerCase())),

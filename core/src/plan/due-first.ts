@@ -1,4 +1,5 @@
-import { dueNow, isInFirstRides, type PermitHorse } from '../permit'
+import { isInFirstRides } from '../facts'
+import { dueNow, type PermitHorse } from '../permit'
 import { exposuresAt, gatesGuarding } from '../program'
 import { checkOf, partsOf, visitOf, withAsks, type Part } from './parts'
 import type { Candidate } from './ways'

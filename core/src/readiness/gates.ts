@@ -145,11 +145,11 @@ const guarded = ({ guards }: Gate, program: Program): string =>
 
 /** What holds for good first, then all that only has to be confirmed today in one breath. */
 const stopSentence = (stops: readonly Stop[]): string => {
-  const toConfirm = stops.map(({ rule }) => rule).filter(isToConfirm)
-  const others = stops.filter(({ rule }) => !isToConfirm(rule)).map(({ words }) => words)
+  const toConfirm = stops.filter(isToConfirm)
+  const others = stops.filter((stop) => !isToConfirm(stop)).map(({ words }) => words)
   const waits =
     toConfirm.length > 0
-      ? [`Not confirmed today: ${toConfirm.map((rule) => CONFIRM_WORDS[rule]).join(', ')}.`]
+      ? [`Not confirmed today: ${toConfirm.map(({ rule }) => CONFIRM_WORDS[rule]).join(', ')}.`]
       : []
   return [...others, ...waits].join(' ')
 }

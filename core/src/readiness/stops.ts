@@ -1,5 +1,14 @@
 import { count, type Day } from '../answer'
-import { ageBounds, holdOn, mouthStop, saddleStop, type Confirmation, type Facts } from '../facts'
+import {
+  ageBounds,
+  holdOn,
+  isWeighed,
+  mouthStop,
+  riderStop,
+  saddleStop,
+  type Confirmation,
+  type Facts,
+} from '../facts'
 import type { Gate, Program, StopRule } from '../program'
 import { closingsOf } from './closings'
 import type { Views } from './track-key'
@@ -7,6 +16,8 @@ import type { Views } from './track-key'
 export interface Stop {
   readonly rule: StopRule
   readonly words: string
+  /** It is known by measuring: no press lifts it. */
+  readonly measured?: boolean | undefined
 }
 
 /** What is confirmed, as it stands behind "nobody has confirmed". */
@@ -46,8 +57,14 @@ const incidentStop = (
   )
 }
 
+/** A rule that a person confirms on the day. */
+export const isConfirmation = (rule: StopRule): rule is StopRule & Confirmation => rule in CONFIRM_WORDS
+
 /** A stop that a press on the day lifts; all others need something done or some days gone. */
-export const isToConfirm = (rule: StopRule): rule is StopRule & Confirmation => rule in CONFIRM_WORDS
+export const isToConfirm = (
+  stop: Pick<Stop, 'rule' | 'measured'>,
+): stop is Stop & { readonly rule: StopRule & Confirmation } =>
+  isConfirmation(stop.rule) && stop.measured !== true
 
 interface GateOnDay {
   readonly program: Program
@@ -56,6 +73,9 @@ interface GateOnDay {
   readonly facts: Facts
   readonly on: Day
 }
+
+const unconfirmed = ({ confirmed }: Facts, rule: Confirmation): string | null =>
+  confirmed.includes(rule) ? null : `Nobody has confirmed ${CONFIRM_WORDS[rule]} today.`
 
 const stopWords = ({ program, gate, views, facts, on }: GateOnDay, rule: StopRule): string | null => {
   switch (rule) {
@@ -69,8 +89,10 @@ const stopWords = ({ program, gate, views, facts, on }: GateOnDay, rule: StopRul
       return ageStop(facts, on, gate.leastMonths ?? 0)
     case 'incident':
       return incidentStop(program, gate, { views, facts, on })
+    case 'rider-share':
+      return isWeighed(facts) ? riderStop(facts) : unconfirmed(facts, rule)
     default:
-      return facts.confirmed.includes(rule) ? null : `Nobody has confirmed ${CONFIRM_WORDS[rule]} today.`
+      return unconfirmed(facts, rule)
   }
 }
 
@@ -78,5 +100,6 @@ const stopWords = ({ program, gate, views, facts, on }: GateOnDay, rule: StopRul
 export const stopsOf = (asked: GateOnDay): readonly Stop[] =>
   asked.gate.stops.flatMap((rule) => {
     const words = stopWords(asked, rule)
-    return words === null ? [] : [{ rule, words }]
+    const measured = rule === 'rider-share' && isWeighed(asked.facts)
+    return words === null ? [] : [{ rule, words, ...(measured ? { measured } : {}) }]
   })

@@ -63,8 +63,7 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       length_cm as "lengthCm", withers_cm as "withersCm", croup_cm as "croupCm", condition, scale_kg as "scaleKg", note,
       taken_back as "takenBack"
     from measurement order by on_day, id`),
-  entries:
-    plain(`select id, horse_id as horse, person_id as person,
+  entries: plain(`select id, horse_id as horse, person_id as person,
       facts || jsonb_build_object('kind', kind, 'on', on_day, 'ofYard', of_yard, 'takenBack', taken_back) as entry
     from entry order by on_day, id`),
   owners: plain('select horse_id as horse, person_id as person from horse_owner order by horse_id'),

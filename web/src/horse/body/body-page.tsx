@@ -10,11 +10,13 @@ import { EditList } from '../../shared/edit-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
 import { ShutList } from '../../shared/shut-list'
+import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
 import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
 import { Button } from '../../ui/button'
 import { MeasureForm } from './measure-form'
+import { Riders } from './riders'
 import { conditionSentence, growthSentences, riderSentence, trendSentence, weightSentence } from './sentences'
 import { heightWords } from './units'
 import { weightOption } from './weight-option'
@@ -38,6 +40,7 @@ const BodyPage = () => {
   const { data: me } = useQuery('me')
   const { data, error: failed, refetch } = useQuery('measurements', { horseId })
   const mayLog = useMay('log-answers')
+  const { entries = [], put: enter, strike } = useEntries(horseId)
   const horse = line?.horse
   const today = line?.day
   const body = useMemo(() => {
@@ -82,6 +85,19 @@ const BodyPage = () => {
           {body.weights.length > 1 && (
             <Chart sentence={trendSentence(body) ?? ''} label="Weight over the months" option={option} />
           )}
+          <Riders
+            entries={entries}
+            today={line.day}
+            bears={
+              body.weight && {
+                horseKg: body.weight.kg,
+                conditionScore: body.condition?.score ?? null,
+                rides: line.facts.rides ?? 0,
+              }
+            }
+            put={enter}
+            strike={strike}
+          />
         </div>
         <EditList
           title="Measured"

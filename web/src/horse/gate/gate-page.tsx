@@ -6,7 +6,8 @@ import { useQuery } from '../../app/client'
 import { Loading } from '../../shared/loading'
 import { longDay, VERDICTS } from '../../shared/words'
 import { useHorse } from '../../shared/use-horse'
-import { isToConfirm } from '@still-pine/core/readiness'
+import { isWeighed } from '@still-pine/core/facts'
+import { isConfirmation } from '@still-pine/core/readiness'
 import { ShutList } from '../../shared/shut-list'
 import { Confirmations } from '../../shared/confirmations'
 import { TakeBack } from './overrule-form'
@@ -34,7 +35,10 @@ const GatePage = () => {
   const spec = program.gates.find(({ key }) => key === gateKey)
   if (!gate || !spec)
     return <Loading error={{ data: { title: `“${gateKey}” is not a gate of this horse’s program.` } }} />
-  const confirmable = spec.stops.filter((rule) => isToConfirm(rule))
+  // What the scale says nobody has to say.
+  const confirmable = spec.stops
+    .filter(isConfirmation)
+    .filter((rule) => rule !== 'rider-share' || !isWeighed(line.facts))
   const overrules = line.overrules.filter((one) => one.gate === gateKey)
   const mayOverrule = me !== undefined && mayDo(me.person.role, 'overrule-gate')
   return (
