@@ -30,6 +30,8 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/record`,
   `/horses/${id.Sedge}/life`,
   `/horses/${id.Sedge}/body`,
+  `/horses/${id.Sedge}/going`,
+  `/pen/${id.Sedge}/line`,
   `/horses/${id.Lapwing}/report`,
   `/horses/${id.Lapwing}/trouble`,
   `/horses/${id.Snipe}/counts`,

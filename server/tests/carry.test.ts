@@ -87,7 +87,7 @@ describe('what a device takes along', () => {
     const workDays = new Set(answers.map((answer) => answer.day)).size
     const { rows } = (await yard.starter.get<{ rows: Worked[] }>(`/horses/${id}/worked`)).body
     const week = rows.filter((row) => row.day < day && row.day >= weekBefore(day))
-    const loadDays = loadDaysIn(program, week, { horse, on: day })
+    const loadDays = loadDaysIn(program, week, { horse, entries: carried.entries, on: day })
     const facts = factsFrom({ ...carried, program, loadDays, on: day })
     const judged = judgedFrom({ program, views, facts, loadDays, on: day })
     const here = lineFrom({ horse, facts, overrules, arranged: null, workDays, loadDays, judged, on: day })

@@ -18,7 +18,11 @@ export const judgeNow = async (read: Read, { on }: Asking): Promise<Parts['judge
 /** Parts that are made of other parts in the same way wherever those come from. */
 export const COMPOSED = {
   loadDays: async (read: Read, { on }: Asking): Promise<number> =>
-    loadDaysIn(await read('program'), await read('week'), { horse: await read('horse'), on }),
+    loadDaysIn(await read('program'), await read('week'), {
+      horse: await read('horse'),
+      entries: await read('entries'),
+      on,
+    }),
 
   facts: async (read: Read, { on }: Asking): Promise<Parts['facts']> =>
     factsFrom({

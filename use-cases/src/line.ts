@@ -1,6 +1,7 @@
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import { bodyOf } from '@still-pine/core/body'
 import { countersOf, type Worked } from '@still-pine/core/counters'
+import { lineWork } from '@still-pine/core/load'
 import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
 import { offWork, type BlockNow } from '@still-pine/core/blocks'
@@ -220,12 +221,33 @@ const OTHER_DAYS_OF_WEEK = 6
 /** The first day of those before this one that count as its week. */
 export const weekBefore = (on: string): string => addDays(on, -OTHER_DAYS_OF_WEEK)
 
+/** Days on which its work on the line was load, by its age then. */
+export const loadOnTheLine = (
+  entries: readonly Entry[],
+  horse: Pick<Horse, 'born' | 'estimate'>,
+): readonly string[] =>
+  entriesOf(entries, 'line-work')
+    .filter((work) => {
+      const age = ageBounds({ born: horse.born, age: horse.estimate }, work.on)
+      return lineWork(work, age?.low ?? null).loadDay
+    })
+    .map(({ on }) => on)
+
+interface OfWeek {
+  readonly horse: Horse
+  readonly entries: readonly Entry[]
+  readonly on: string
+}
+
 /** Load days among what was worked on the six days before. */
 export const loadDaysIn = (
   program: Program,
   week: readonly Worked[],
-  { horse: { arrived }, on }: { horse: Pick<Horse, 'arrived'>; on: string },
-): number => countersOf(program, week, { arrived, on }).loadDaysThisWeek
+  { horse, entries, on }: OfWeek,
+): number => {
+  const onTheLine = loadOnTheLine(entries, horse).filter((day) => day >= weekBefore(on) && day < on)
+  return countersOf(program, week, { arrived: horse.arrived, on, onTheLine }).loadDaysThisWeek
+}
 
 /** A horse's Line from what is judged of it and what is known beside. */
 export const lineFrom = ({

@@ -111,17 +111,21 @@ const trackCounts = (rows: readonly Worked[]): readonly TrackCount[] =>
 
 const WEEK = 7
 
-/** Counts what was logged of one horse up to a day; rows of later days are left out. */
+/**
+ * Counts what was logged of one horse up to a day; rows of later days are left out. `onTheLine` are days of load that
+ * no answer tells of.
+ */
 export const countersOf = (
   program: Program,
   all: readonly Worked[],
-  { arrived, on }: { arrived: Day; on: Day },
+  { arrived, on, onTheLine = [] }: { arrived: Day; on: Day; onTheLine?: readonly Day[] },
 ): Counters => {
   const rows = all.filter(({ day }) => day <= on)
-  const days = distinctDays(rows)
-  const loadDays = [...groupedBy(rows, ({ day }) => day)]
+  const days = [...new Set([...distinctDays(rows), ...onTheLine.filter((day) => day <= on)])].sort()
+  const asked = [...groupedBy(rows, ({ day }) => day)]
     .filter(([, ofDay]) => isLoadDay(program, ofDay))
     .map(([day]) => day)
+  const loadDays = [...new Set([...asked, ...onTheLine.filter((day) => day <= on)])]
   const ofStep = (steps: readonly string[]): readonly Worked[] =>
     rows.filter(({ step }) => steps.includes(step))
   const ties = rows.filter(({ step }) => knownStep(program, step)?.serves?.includes('ties'))

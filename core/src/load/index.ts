@@ -11,5 +11,6 @@ export {
   type Worked,
 } from './gaits'
 export { circle, lungeLoad, type Lunged } from './lunge'
+export { lineWarnings, lineWork, reinToEven, type LineWork, type LineWorked } from './line-work'
 export { gaitPresses, STEPS_OF_GAIT, type Going, type Press } from './presses'
 export { strides } from './strides'

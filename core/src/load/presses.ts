@@ -104,7 +104,7 @@ class Running {
 
 /** A session on the lunge from two buttons pressed without a look: seconds of each gait on each rein. */
 export const gaitPresses = (rein: Side, presses: readonly Press[], endAt: number) => {
-  const running = new Running(rein, presses[0]!.at)
+  const running = new Running(rein, presses[0]?.at ?? endAt)
   for (const press of presses) running.press(press)
   running.until(endAt)
   running.end()

@@ -60,6 +60,14 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'How heavy and how grown this horse is, what may sit on it, and whether it gains or loses, from a tape and a stick.',
     terms: [],
   },
+  Going: {
+    what: 'What work on the lunge and on long lines came to, which rein is the better one, and when the horse tires.',
+    terms: [],
+  },
+  'On the line': {
+    what: 'Two buttons tell gaits and reins while the horse goes; the page says what is enough before it is too much.',
+    terms: [],
+  },
   Life: {
     what: 'Who this horse is, its blocks of work, its school and its owner.',
     terms: ['Step, rung'],

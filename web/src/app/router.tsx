@@ -46,6 +46,11 @@ export const router = createBrowserRouter([
       { path: 'after', element: <ToHorse part="after" /> },
       { path: 'before/:horseId', handle: 'Before', ...horsePage(() => import('../before/before-page')) },
       { path: 'pen/:horseId', handle: 'Pen', ...horsePage(() => import('../pen/pen-page')) },
+      {
+        path: 'pen/:horseId/line',
+        handle: 'On the line',
+        ...horsePage(() => import('../pen/line/line-work-page')),
+      },
       { path: 'after/:horseId', handle: 'After', ...horsePage(() => import('../after/after-page')) },
       { path: 'week', handle: 'Week', ...page(() => import('../week/week-page')) },
       { path: 'yard', handle: 'Yard', ...page(() => import('../yard/yard-page')) },
@@ -148,6 +153,11 @@ export const router = createBrowserRouter([
         path: 'horses/:horseId/blocks/:blockId',
         handle: 'Report',
         ...horsePage(() => import('../horse/blocks/snapshot-page')),
+      },
+      {
+        path: 'horses/:horseId/going',
+        handle: 'Going',
+        ...horsePage(() => import('../horse/going/going-page')),
       },
       { path: 'horses/:horseId/body', handle: 'Body', ...horsePage(() => import('../horse/body/body-page')) },
       {

@@ -83,6 +83,9 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
               Where on the horse
             </Link>
           )}
+          <Link className={LINK} to={`/pen/${pen.horseId}/line`}>
+            On the lunge or long lines
+          </Link>
           <Button className="min-h-16" hint="M" onClick={recall}>
             Tap in from memory
           </Button>

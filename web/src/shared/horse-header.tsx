@@ -18,6 +18,7 @@ const DOORS = [
     pages: [
       ['/reading', 'Readings'],
       ['/from-above', 'From above'],
+      ['/going', 'On the line'],
       ['/trouble', 'Trouble'],
       ['/counts', 'Counts'],
     ],

@@ -1,6 +1,6 @@
 import { count } from '@still-pine/core/answer'
 import { useState } from 'react'
-import { useCommand, wordsFor } from '../app/client'
+import { useCommand, useQuery, wordsFor } from '../app/client'
 import { NotYours } from '../shared/not-yours'
 import { useMay } from '../shared/use-may'
 import { Button } from '../ui/button'
@@ -16,6 +16,7 @@ const FILE = '/made-up-yard.js'
 /** Opens the made-up yard beside one's own, and fills it where that is not done yet. */
 const MadeUpPage = () => {
   const mayLook = useMay('edit-people')
+  const { data: me } = useQuery('me')
   const [go] = useCommand('toMadeUpYard')
   const [progress, setProgress] = useState<{ done: number; of: number } | null>(null)
   const [fault, setFault] = useState<string | null>(null)
@@ -35,6 +36,13 @@ const MadeUpPage = () => {
     }
   }
   if (!mayLook) return <NotYours />
+  if (me?.yard.demo && !isBusy)
+    return (
+      <main className="mx-auto w-full max-w-xl px-4 py-10">
+        <h1 className="mb-4 text-3xl">A made-up yard</h1>
+        <p className="text-lg">This is a made-up yard already. Try anything; nothing here is anybody’s.</p>
+      </main>
+    )
   return (
     <main className="mx-auto flex w-full max-w-xl flex-col items-start gap-5 px-4 py-10">
       <h1 className="text-3xl">A made-up yard</h1>
