@@ -133,7 +133,7 @@ export const SessionPlanSchema = z.object({
 
 const NoticeSchema = z.object({
   tone: z.enum(['stop', 'due', 'soon']),
-  about: z.enum([...CHECK_KINDS, 'incident', 'itself']),
+  about: z.enum([...CHECK_KINDS, 'incident', 'itself', 'care', 'measuring']),
   words: z.string(),
 }) satisfies z.ZodType<Notice>
 

@@ -165,7 +165,7 @@ const heaviestRider = (entries: readonly Entry[]): Rider | null => {
 /** How heavy it is and who rides it; a weight that is older than it may be says nothing. */
 const weighed = ({ horse, measurements, entries, on }: Known) => {
   const aged = { born: horse.born, age: horse.estimate }
-  const { weight, condition, isDue } = bodyOf(
+  const { weight, condition, isDue, sinceDays } = bodyOf(
     measurements.filter(({ takenBack }) => !takenBack),
     { on, ageOn: (day) => ageBounds(aged, day) },
   )
@@ -173,6 +173,13 @@ const weighed = ({ horse, measurements, entries, on }: Known) => {
     rider: heaviestRider(entries),
     weightKg: isDue ? null : (weight?.kg ?? null),
     conditionScore: condition?.score ?? null,
+    unmeasuredDays: isDue ? sinceDays : null,
+    care: entriesOf(entries, 'care').map(({ care, on: day, minDays, maxDays }) => ({
+      care,
+      on: day,
+      minDays,
+      maxDays,
+    })),
   }
 }
 

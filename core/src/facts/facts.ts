@@ -1,4 +1,5 @@
 import type { Day } from '../answer'
+import type { CareDone } from '../care-calendar'
 import type { Check } from './check'
 import type { Incident } from './incidents'
 
@@ -62,6 +63,10 @@ export interface Facts {
   readonly weightKg?: number | null
   /** Of nine points: fat bears no rider. */
   readonly conditionScore?: number | null
+  /** Days since it was measured, where it is due again. */
+  readonly unmeasuredDays?: number | null
+  /** Hooves, worms, teeth and the rest, as somebody told them beside the checks. */
+  readonly care?: readonly CareDone[]
   /** Load days among the six before; not said, the rule of load days is not asked. */
   readonly loadDays?: number
   /** Gates overruled today, and by whom. */

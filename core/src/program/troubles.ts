@@ -26,6 +26,7 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'hard to catch',
     also: 'runs away, turns its rump, cannot be haltered in the field, walks off when you come',
     steps: 'draw head-rub',
+    lookFirst: ['vet'],
   },
   spooks: {
     words: 'spooks',
@@ -54,6 +55,7 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'will not load',
     also: 'trailer, lorry, horsebox, float, ramp, refuses to go in, rushes out of the trailer',
     steps: 'gap ground-sheet step-back load',
+    lookFirst: ['vet'],
   },
   'leaves-block': {
     words: 'walks off at the block',
@@ -120,6 +122,7 @@ const TEXTS: Readonly<Record<string, TroubleText>> = {
     words: 'rushes on the circle',
     also: 'runs on the lunge, falls in, pulls on the line, too fast, cannot slow down',
     steps: 'send stop-on-circle',
+    lookFirst: ['vet', 'saddle'],
   },
 }
 

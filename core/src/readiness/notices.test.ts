@@ -22,11 +22,26 @@ const told = (facts: Partial<Facts>): string[] =>
 const words = (...checks: Check[]): string[] => told({ checks })
 
 describe('what is due', () => {
-  it('is hooves six weeks after the last time (common practice, no source)', () => {
-    expect(words(check('feet', '2026-04-15'))).toEqual([])
-    expect(words(check('feet', '2026-04-08'))).toEqual(['soon: The hooves are due in 6 calendar days.'])
-    expect(words(check('feet', '2026-04-02'))).toEqual(['due: The hooves are due today.'])
-    expect(words(check('feet', '2026-03-30'))).toEqual(['due: The hooves are due, 3 calendar days late.'])
+  it('is hooves six to eight weeks after the last time (common practice, no source)', () => {
+    const born = '2021-05-01'
+    const feet = (on: string) => told({ born, checks: [check('feet', on)] })
+    expect(feet('2026-04-15')).toEqual([])
+    expect(feet('2026-04-08')).toEqual(['soon: The hooves are due in 6 calendar days.'])
+    expect(feet('2026-04-02')).toEqual(['due: The hooves are due, by 2026-05-28.'])
+    expect(feet('2026-03-19')).toEqual(['due: The hooves are due today.'])
+    expect(feet('2026-03-16')).toEqual(['due: The hooves are due, 3 calendar days late.'])
+  })
+
+  it('is care that was told beside the checks, by the newest word on it', () => {
+    const born = '2021-05-01'
+    const shot = { care: 'vaccination' as const, on: '2026-04-14', minDays: 28, maxDays: 35 }
+    expect(told({ born, care: [shot] })).toEqual(['due: The vaccination is due, by 2026-05-19.'])
+    expect(told({ born, care: [{ ...shot, minDays: null, maxDays: null }] })).toEqual([])
+    const trimmed = { care: 'hooves' as const, on: '2026-05-10', minDays: null, maxDays: null }
+    expect(told({ born, checks: [check('feet', '2026-03-16')], care: [trimmed] })).toEqual([])
+    expect(told({ unmeasuredDays: 41 })).toEqual([
+      'due: It is due to be measured: last 41 calendar days ago.',
+    ])
   })
 
   it('goes by the date that was set, and by the newest look', () => {

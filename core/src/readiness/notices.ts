@@ -1,10 +1,11 @@
-import { addDays, count, daysBetween, type Day } from '../answer'
+import { count, daysBetween, type Day } from '../answer'
+import { careCalendar, type CareDone, type CareKind, type CareRow } from '../care-calendar'
 import {
+  ageBounds,
   dueAfter,
   holdOn,
   INCIDENT_WORDS,
   latestCheck,
-  type Check,
   type CheckKind,
   type Facts,
 } from '../facts'
@@ -17,12 +18,9 @@ import type { Views } from './track-key'
 /** Something beside the work that must be known before a horse goes out. */
 export interface Notice {
   readonly tone: 'stop' | 'due' | 'soon'
-  readonly about: CheckKind | 'incident' | 'itself'
+  readonly about: CheckKind | 'incident' | 'itself' | 'care' | 'measuring'
   readonly words: string
 }
-
-/** Hooves are looked after every six to eight weeks (common practice, no source). */
-const HOOF_DAYS = 42
 
 /** Days ahead from which a date is worth a word. */
 const SOON_DAYS = 7
@@ -55,15 +53,68 @@ const dueIn = (words: string, due: Day, on: Day): Omit<Notice, 'about'>[] => {
   ]
 }
 
-const dueDay = (facts: Facts, check: Check): Day | null =>
-  check.kind === 'feet' && check.until === null ? addDays(check.on, HOOF_DAYS) : dueAfter(facts, check)
-
 const dueNotices = (facts: Facts, on: Day): Notice[] =>
   (Object.keys(DUE_WORDS) as (keyof typeof DUE_WORDS)[]).flatMap((about) => {
     const check = latestCheck(facts.checks, about, on)
-    const due = check && dueDay(facts, check)
+    const due = check && dueAfter(facts, check)
     return due ? dueIn(DUE_WORDS[about], due, on).map((notice) => ({ about, ...notice })) : []
   })
+
+const CARE: Readonly<Record<CareKind, { about: Notice['about']; words: string }>> = {
+  hooves: { about: 'feet', words: 'The hooves are due' },
+  'worm-count': { about: 'worming', words: 'A worm egg count is due' },
+  teeth: { about: 'care', words: 'The teeth are due' },
+  saddle: { about: 'care', words: 'The saddle is to be checked' },
+  vaccination: { about: 'care', words: 'The vaccination is due' },
+  hold: { about: 'care', words: 'The hold ends' },
+  stretches: { about: 'care', words: 'Stretches are due' },
+}
+
+/** A check that sets no day of its own is care like any other. */
+const careInChecks = ({ checks }: Facts): readonly CareDone[] =>
+  checks.flatMap(({ kind, on, until }) => {
+    const care = kind === 'feet' ? 'hooves' : kind === 'worming' ? 'worm-count' : null
+    return care === null || until !== null ? [] : [{ care, on, minDays: null, maxDays: null }]
+  })
+
+/** A day that a check set stands until the care is done again. */
+const isSetOtherwise = ({ kind, lastOn }: CareRow, { checks }: Facts): boolean =>
+  checks.some(
+    (check) =>
+      check.kind === (kind === 'hooves' ? 'feet' : 'worming') &&
+      ['hooves', 'worm-count'].includes(kind) &&
+      check.until !== null &&
+      check.on >= (lastOn ?? ''),
+  )
+
+const careIn = ({ kind, fromOn, byOn, says }: CareRow, on: Day): Notice[] => {
+  const { about, words } = CARE[kind]
+  if (says === 'late')
+    return [{ about, tone: 'due', words: `${words}, ${howLate(daysBetween(byOn, on))} late.` }]
+  if (says === 'due')
+    return [{ about, tone: 'due', words: byOn > on ? `${words}, by ${byOn}.` : `${words} today.` }]
+  return dueIn(words, fromOn, on).map((notice) => ({ about, ...notice }))
+}
+
+/** Care that comes round; what was never done here is not told, for nobody knows when it is due. */
+const careNotices = (facts: Facts, on: Day): Notice[] =>
+  careCalendar([...careInChecks(facts), ...(facts.care ?? [])], {
+    on,
+    ageLowMonths: ageBounds(facts, on)?.low ?? 0,
+  })
+    .filter((row) => row.says !== 'never' && !isSetOtherwise(row, facts))
+    .flatMap((row) => careIn(row, on))
+
+const measuringNotices = ({ unmeasuredDays }: Facts): Notice[] =>
+  unmeasuredDays === undefined || unmeasuredDays === null
+    ? []
+    : [
+        {
+          about: 'measuring',
+          tone: 'due',
+          words: `It is due to be measured: last ${count(unmeasuredDays, 'calendar day')} ago.`,
+        },
+      ]
 
 const failedNotices = (facts: Facts, on: Day): Notice[] =>
   (['mouth', 'saddle', 'feet'] as const).flatMap((about) => {
@@ -123,4 +174,6 @@ export const noticesOf = (noticed: Noticed): readonly Notice[] => [
   ...incidentNotices(noticed),
   ...failedNotices(noticed.facts, noticed.on),
   ...dueNotices(noticed.facts, noticed.on),
+  ...careNotices(noticed.facts, noticed.on),
+  ...measuringNotices(noticed.facts),
 ]

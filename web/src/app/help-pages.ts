@@ -60,6 +60,18 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'How heavy and how grown this horse is, what may sit on it, and whether it gains or loses, from a tape and a stick.',
     terms: [],
   },
+  Cues: {
+    what: 'How this horse is asked: one signal, one meaning. What it cannot tell apart is said, and what still wants a ridden twin.',
+    terms: [],
+  },
+  Things: {
+    what: 'What of the yard this horse was shown, when to show it again, and how the next new thing is likely to go.',
+    terms: [],
+  },
+  Care: {
+    what: 'Hooves, worms, teeth, saddle and the rest: when each is due, from what was done.',
+    terms: [],
+  },
   Going: {
     what: 'What work on the lunge and on long lines came to, which rein is the better one, and when the horse tires.',
     terms: [],

@@ -159,6 +159,17 @@ export const router = createBrowserRouter([
         handle: 'Going',
         ...horsePage(() => import('../horse/going/going-page')),
       },
+      { path: 'horses/:horseId/cues', handle: 'Cues', ...horsePage(() => import('../horse/cues/cues-page')) },
+      {
+        path: 'horses/:horseId/things',
+        handle: 'Things',
+        ...horsePage(() => import('../horse/things/things-page')),
+      },
+      {
+        path: 'horses/:horseId/care',
+        handle: 'Care',
+        ...horsePage(() => import('../horse/care-calendar/care-calendar-page')),
+      },
       { path: 'horses/:horseId/body', handle: 'Body', ...horsePage(() => import('../horse/body/body-page')) },
       {
         path: 'horses/:horseId/report',

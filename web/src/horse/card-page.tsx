@@ -2,6 +2,7 @@ import { rungName, stepOf } from '@still-pine/core/program'
 import { Link, useParams } from 'react-router'
 import { CardWords } from '../shared/card-words'
 import { Loading } from '../shared/loading'
+import { StepCues } from '../shared/step-cues'
 import { useHorse } from '../shared/use-horse'
 
 /** One step on one screen, in big type: what to do, what counts, what to do when it goes wrong, and the care to take. */
@@ -21,6 +22,7 @@ const CardPage = () => {
       <p>
         Open at rung {opensAt}, <b>{rungName(step, opensAt)}</b>.
       </p>
+      <StepCues horseId={horseId} step={step.key} />
       <CardWords step={step} program={program} />
     </main>
   )

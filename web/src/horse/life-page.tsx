@@ -9,6 +9,7 @@ import { useMay } from '../shared/use-may'
 
 const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
   ['body', 'Body', 'how heavy and how grown it is, and who may sit on it'],
+  ['cues', 'Cue book', 'how it is asked: one signal, one meaning; to print for the next rider'],
   [
     'report',
     'Report for its owner',

@@ -8,6 +8,7 @@ import { useSuits } from '../shared/use-suits'
 import { MARKS_KEY } from '../drawing/marks'
 import { Loading } from '../shared/loading'
 import { CardWords } from '../shared/card-words'
+import { StepCues } from '../shared/step-cues'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
 import { useIsDesk } from '../ui/use-is-desk'
@@ -274,6 +275,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
       {sheet === 'how' && (
         <Sheet open title={view.step.name} onClose={closeSheet}>
           <div className="flex flex-col gap-3 text-xl leading-snug">
+            <StepCues horseId={line.horse.id} step={view.step.key} />
             <CardWords step={view.step} program={program} />
           </div>
         </Sheet>

@@ -18,6 +18,7 @@ const DOORS = [
     pages: [
       ['/reading', 'Readings'],
       ['/from-above', 'From above'],
+      ['/things', 'Things'],
       ['/going', 'On the line'],
       ['/trouble', 'Trouble'],
       ['/counts', 'Counts'],
@@ -28,6 +29,7 @@ const DOORS = [
     pages: [
       ['/record', 'Time line'],
       ['/incidents', 'Checks and incidents'],
+      ['/care', 'Care'],
     ],
   },
   {
@@ -35,6 +37,7 @@ const DOORS = [
     pages: [
       ['/life', 'Who it is'],
       ['/body', 'Body'],
+      ['/cues', 'Cues'],
       ['/report', 'Report'],
       ['/blocks', 'Blocks'],
       ['/arrival', 'Arrival'],

@@ -8,6 +8,10 @@ type Tone = DueRow['notices'][number]['tone']
 const GRAVITY: Readonly<Record<Tone, number>> = { stop: 0, due: 1, soon: 2 }
 const EDGE: Readonly<Record<Tone, string>> = { stop: 'border-stop', due: 'border-worn', soon: 'border-line' }
 
+/** Where what is due is put right. */
+const pageOf = (about: DueRow['notices'][number]['about']): string =>
+  about === 'measuring' ? 'body' : about === 'care' ? 'care' : 'incidents'
+
 /** What is shut, due and soon of every horse, the gravest first. */
 const reminders = (rows: readonly DueRow[]) =>
   rows
@@ -28,7 +32,10 @@ export const DueList = () => {
       <ul className="flex flex-col gap-1">
         {list.map(({ horseId, horseName, tone, about, words }) => (
           <li key={`${horseId} ${about} ${words}`} className={`border-l-4 bg-panel px-3 ${EDGE[tone]}`}>
-            <Link className="flex min-h-12 flex-col justify-center py-1" to={`/horses/${horseId}/incidents`}>
+            <Link
+              className="flex min-h-12 flex-col justify-center py-1"
+              to={`/horses/${horseId}/${pageOf(about)}`}
+            >
               <b className="font-name underline">{horseName}</b>
               <span className={tone === 'soon' ? 'text-quiet' : ''}>{withDays(words)}</span>
             </Link>

@@ -11,6 +11,7 @@ import { useHorse } from '../../shared/use-horse'
 import { CloseBlock, OpenAgain, OpenBlock } from './block-forms'
 import { OwnerOfHorse } from './owner-of-horse'
 import { Timeline } from './timeline'
+import { YoungBlock } from './young-block'
 
 const LINK = 'inline-flex min-h-11 items-center underline'
 
@@ -72,6 +73,9 @@ const BlocksPage = () => {
         </p>
       )}
       {notice && <p className="border-l-8 border-act bg-panel px-4 py-2 text-lg">{notice}</p>}
+      {open?.kind === 'handling' && notice && (
+        <YoungBlock horseId={horseId} today={day} from={open.from} sessions={sessions.size} />
+      )}
       {blocks.length > 0 && <Timeline blocks={blocks} today={day} />}
       {last?.snapshot && !open && (
         <p className="text-lg">
