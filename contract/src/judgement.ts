@@ -185,6 +185,7 @@ export const FactsSchema = z.object({
   rider: z.object({ kg: z.number(), tackKg: z.number() }).nullable().default(null),
   weightKg: z.number().nullable().default(null),
   conditionScore: z.number().nullable().default(null),
+  heat: z.enum(['go-on', 'shorter', 'walk-only', 'not-today']).nullable().default(null),
   overruled: z.array(z.object({ gate: z.string(), byName: z.string() })).default([]),
 }) satisfies z.ZodType<Facts>
 

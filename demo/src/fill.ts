@@ -8,6 +8,7 @@ import { circumstancesOf } from './circumstances'
 import { seededDraw } from './draw'
 import { historyOf, type DemoSession } from './history'
 import { measuredOf } from './measured'
+import { toldOf } from './told'
 import { promisedBy } from './promised'
 import { DEMO_PLACES, demoHorses, type DemoHorse } from './scenario'
 
@@ -181,7 +182,13 @@ const loadHorse = async (
     horseId,
     measurement,
   }))
-  await keep(api, [...incidents, ...measured], me)
+  const told = toldOf(horse, me.today).map((entry) => ({
+    do: 'enter',
+    id: makeId(startOf(entry.on, order)),
+    horseId,
+    entry,
+  }))
+  await keep(api, [...incidents, ...measured, ...told], me)
   for (const block of horse.blocks)
     await api.ask('PUT', `/horses/${horseId}/blocks/${makeId(startOf(block.from, order))}`, {
       ...block,

@@ -1,6 +1,7 @@
 import { addDays, daysBetween } from '@still-pine/core/answer'
 import { bodyOf } from '@still-pine/core/body'
 import { countersOf, type Worked } from '@still-pine/core/counters'
+import { heat, type HeatSays } from '@still-pine/core/leave-off'
 import { lineWork } from '@still-pine/core/load'
 import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
@@ -85,6 +86,7 @@ const factsTold = ({
   rider,
   weightKg,
   conditionScore,
+  heat,
   overruled,
 }: Facts): Line['facts'] => ({
   born,
@@ -98,6 +100,7 @@ const factsTold = ({
   rider: rider ? { kg: rider.kg, tackKg: rider.tackKg } : null,
   weightKg: weightKg ?? null,
   conditionScore: conditionScore ?? null,
+  heat: heat ?? null,
   overruled: (overruled ?? []).map(({ gate, byName }) => ({ gate, byName })),
   checks: checks.map(({ kind, on, until, passed, leaves }) => ({
     kind,
@@ -162,6 +165,12 @@ const heaviestRider = (entries: readonly Entry[]): Rider | null => {
   return heaviest ? { kg: heaviest.kg, tackKg: heaviest.tackKg } : null
 }
 
+/** What the heat of a day leaves, by the last that was measured on it. */
+const heatOn = (entries: readonly Entry[], on: string): HeatSays | null => {
+  const last = entriesOf(entries, 'heat').findLast((one) => one.on === on)
+  return last ? heat(last.airC, last.humidityPercent, last.usedToHeat).says : null
+}
+
 /** How heavy it is and who rides it; a weight that is older than it may be says nothing. */
 const weighed = ({ horse, measurements, entries, on }: Known) => {
   const aged = { born: horse.born, age: horse.estimate }
@@ -216,6 +225,7 @@ export const factsFrom = (told: Known): Facts => {
     rides: told.rides,
     loadDays: told.loadDays,
     ...weighed(told),
+    heat: heatOn(told.entries, told.on),
     overruled: told.overrules
       .filter(({ takenBack }) => !takenBack)
       .map(({ gate, byName }) => ({ gate, byName })),

@@ -1,5 +1,6 @@
 import type { Day } from '../answer'
 import type { CareDone } from '../care-calendar'
+import type { HeatSays } from '../leave-off'
 import type { Check } from './check'
 import type { Incident } from './incidents'
 
@@ -63,6 +64,8 @@ export interface Facts {
   readonly weightKg?: number | null
   /** Of nine points: fat bears no rider. */
   readonly conditionScore?: number | null
+  /** What the heat of the day leaves, where somebody measured it. */
+  readonly heat?: HeatSays | null
   /** Days since it was measured, where it is due again. */
   readonly unmeasuredDays?: number | null
   /** Hooves, worms, teeth and the rest, as somebody told them beside the checks. */

@@ -1,3 +1,12 @@
+export {
+  approachesOf,
+  heatWords,
+  leaveOffNow,
+  mindNow,
+  signOf,
+  type HeatSays,
+  type SettledAnswer,
+} from './advice'
 export { settleTrend, type Approach } from './settle'
 export {
   DANGER_SIGNS,

@@ -205,6 +205,17 @@ describe('what is confirmed on the day', () => {
     )
   })
 
+  it('leaves handling in a heat that is too much for load', () => {
+    const hot = inOrder(ON, { confirmed: [...ALL_CONFIRMED], heat: 'not-today' })
+    expect(answers(hot, 'laps@2 saddle-move@3 sit@1', HELD_TODAY)).toEqual([
+      'laps@2 no',
+      'saddle-move@3 no',
+      'sit@1 no',
+    ])
+    expect(said(hot, 'laps@2')[0]!.rules).toContain('heat')
+    expect(answers(hot, 'bend@4 foot-hind@3')).toEqual(['bend@4 yes', 'foot-hind@3 yes'])
+  })
+
   it('begins every day with mounted work with the first asks of the day, for thirty rides', () => {
     const ridden = (rides: number) =>
       permit(

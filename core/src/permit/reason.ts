@@ -4,6 +4,7 @@ import type { Confirmation } from '../facts'
 /** The rules a permit may name, the worst first: the order in which reasons are told. */
 export const PERMIT_RULES = [
   'veterinary-hold',
+  'heat',
   'block',
   'age',
   'incident',

@@ -50,6 +50,12 @@ const hold: Rule = (asking) => {
   return [reason('veterinary-hold', 'no', { words: held.words, more: { until: held.until } })]
 }
 
+/** In such heat nothing loads legs or back; hands and handling are left. */
+const heat: Rule = ({ facts, program, step, rung }) =>
+  facts.heat === 'not-today' && isLoad(program, step.key, rung)
+    ? [reason('heat', 'no', { words: 'Too hot today for the line, for tack at a pace and for a rider.' })]
+    : []
+
 /** Asleep in grow or rest but for feet, worming and a handling check. */
 const block: Rule = (asking) =>
   asking.facts.offWork && !isLeft(asking, 'handling')
@@ -211,6 +217,7 @@ const kind: Rule = (asking) => {
 /** Everything that must be so on every day, but for the gates. */
 export const RULES: readonly Rule[] = [
   hold,
+  heat,
   block,
   age,
   incidents,

@@ -14,6 +14,7 @@ import { AS_PLANNED, isTouched } from '../shared/arrangement'
 import { OutlookBar } from './arrange/outlook-bar'
 import { PlanList } from './arrange/plan-list'
 import { useArrangedPlan } from './arrange/use-arranged-plan'
+import { Heat } from './heat'
 import { Ribbon } from './ribbon'
 
 const cautionsOf = (plan: SessionPlan): readonly string[] => [
@@ -112,6 +113,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
         {plan ? withDays(plan.reason) : 'Still being worked out.'}
       </p>
       <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
+      <Heat horseId={line.horse.id} day={line.day} place="top" />
       <ShutList horseId={line.horse.id} shut={line.shut} />
       <NoticeList
         notices={line.notices.filter(({ about, tone }) => about !== 'veterinary-hold' && tone !== 'stop')}
@@ -152,6 +154,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
           </aside>
         </div>
       )}
+      <Heat horseId={line.horse.id} day={line.day} place="below" />
       <LeftOut plan={plan} />
       {plan.closed.length > 0 && <ClosedSteps line={line} />}
     </article>

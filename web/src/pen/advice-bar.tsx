@@ -38,6 +38,12 @@ const Words = ({ headline, text }: { headline: string; text: string }) => (
   </div>
 )
 
+const HEAT = {
+  shorter: 'Warm: shorter than planned, shade and water between.',
+  'walk-only': 'Hot: walk only.',
+  'not-today': 'Too hot: nothing on the line, under tack or under a person.',
+} as const
+
 const isFrightened = ({ pen, step }: PenView): boolean =>
   step.kind === 'accept' && pen.running !== null && pen.running.worst !== 'nothing'
 
@@ -55,6 +61,7 @@ const reasonAt = (advice: Advice, rung: number): string =>
 export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival }: Props) => {
   const now = useWallClock()
   const advice = feetAdvice(view, line) ?? penAdvice(view, now)
+  const hot = line.facts.heat && line.facts.heat !== 'go-on' ? HEAT[line.facts.heat] : null
   const strange = line.notices.find(({ about }) => about === 'itself')
   return (
     <div
@@ -89,6 +96,8 @@ export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival 
             </Button>
           )}
         </>
+      ) : hot && view.answers.length === 0 ? (
+        <Words headline="Heat" text={hot} />
       ) : strange ? (
         <Words headline="Not itself today" text={strange.words.replace('Not itself today: ', '')} />
       ) : (

@@ -7,20 +7,42 @@ import {
   type Advice,
   type Side,
 } from '@still-pine/core/answer'
+import { approachesOf, leaveOffNow, mindNow, signOf } from '@still-pine/core/leave-off'
 import type { Aim } from './pen-slice'
 import type { PenView } from './use-pen'
 
-/** Advice on the track now asked. */
-export const penAdvice = ({ pen, answers }: PenView, nowMs: number): Advice | null => {
+const MINUTE_MS = 60_000
+
+/** What was seen since the session began, and how the track that is asked now settles. */
+const seenSoFar = ({ pen, answers, step }: PenView, nowMs: number) => {
+  const startedAt = Date.parse(pen.answers[0]?.at ?? '') || nowMs
+  const minuteOf = (at: number): number => Math.max(0, (at - startedAt) / MINUTE_MS)
+  const seen = pen.answers.flatMap(({ sign, at }) => {
+    const known = sign === null ? null : signOf(sign)
+    return known === null ? [] : [{ sign: known, minute: minuteOf(Date.parse(at)) }]
+  })
+  const settled = answers.filter(
+    ({ side, recalled }) => step.kind === 'accept' && !recalled && side === pen.aim.side,
+  )
+  const approaches = approachesOf(settled.map(({ at, seconds }) => ({ at: Date.parse(at), seconds })))
+  return { minute: minuteOf(nowMs), seen, approaches }
+}
+
+/** Advice on the track now asked: danger first, then what cannot wait, then the burst, then what is to be minded. */
+export const penAdvice = (view: PenView, nowMs: number): Advice | null => {
+  const { pen, answers } = view
   const { side } = pen.aim
   const asked = answers.filter(({ recalled }) => !recalled)
-  return adviceFor({
+  const ofBurst = adviceFor({
     here: asked.filter((answer) => answer.side === side),
     there: asked.filter((answer) => answer.side !== side),
     side,
     seconds: Math.max(0, (nowMs - pen.burstStartedAt) / 1000),
     danger: pen.danger,
   })
+  if (ofBurst?.kind === 'danger') return ofBurst
+  const soFar = seenSoFar(view, nowMs)
+  return leaveOffNow(soFar) ?? ofBurst ?? mindNow(soFar)
 }
 
 /** Advice that wants more of this burst than was planned. */

@@ -75,9 +75,36 @@ describe('what the pen aims at', () => {
 describe('advice in the pen', () => {
   const view = (marks: readonly { side: 'left' | 'right'; grade: 1 | 3; recalled?: boolean }[]): PenView =>
     ({
-      pen: { aim: { side: 'right' }, burstStartedAt: 0, danger: false },
+      step: { kind: 'ask' },
+      pen: { aim: { side: 'right' }, burstStartedAt: 0, danger: false, answers: [] },
       answers: marks.map((mark) => ({ calm: 0, recalled: false, ...mark })),
     }) as unknown as PenView
+
+  it('ends for two signs of tiredness whatever else is to be said, by the signs of the whole session', () => {
+    const signs = ['forges', 'trips'].map((sign, i) => ({
+      sign,
+      at: new Date(60_000 * (i + 1)).toISOString(),
+    }))
+    const tired = view([
+      { side: 'right', grade: 3 },
+      { side: 'right', grade: 3 },
+    ])
+    const told = { ...tired, pen: { ...tired.pen, answers: signs } } as unknown as PenView
+    expect(penAdvice(told, 200_000)?.headline).toBe('It is tired')
+  })
+
+  it('asks less of a horse that settles later with each approach', () => {
+    const settled = [4, 6, 9, 13, 18].map((seconds, i) => ({
+      side: 'right',
+      grade: 1,
+      calm: 1,
+      recalled: false,
+      seconds,
+      at: new Date(40_000 * (i + 1)).toISOString(),
+    }))
+    const accept = { ...view([]), step: { kind: 'accept' }, answers: settled } as unknown as PenView
+    expect(penAdvice(accept, 100_000)?.headline).toBe('It takes longer each time')
+  })
 
   it('looks at the side that is asked, and not at what was recalled', () => {
     expect(

@@ -1,8 +1,9 @@
 import type { Settings } from '@still-pine/contract'
 import type { Kind } from '@still-pine/core/answer'
-import { memo, type ReactNode } from 'react'
+import { memo, useState, type ReactNode } from 'react'
 import { Button } from '../ui/button'
 import type { Next } from './advice-bar'
+import { useSecondsSince } from './use-clock'
 
 const WORDS: Record<Kind, { start: string; end: string }> = {
   ask: { start: 'Ask', end: 'Answered' },
@@ -34,6 +35,17 @@ const Zone = ({ press, disabled, children }: ZoneProps) => (
     {children}
   </button>
 )
+
+/** From the moment it settled, counted as it goes by. */
+const CountOfThree = () => {
+  const [began] = useState(() => performance.now())
+  const seconds = useSecondsSince(began) ?? 0
+  return (
+    <span className="text-xl font-bold">
+      Step away: {[1, 2, 3].slice(0, 1 + Math.floor(seconds)).join(', ')}
+    </span>
+  )
+}
 
 interface Props {
   readonly kind: Kind
@@ -75,9 +87,7 @@ export const MainButton = memo(
         <span className="font-name text-5xl leading-tight font-extrabold low:text-4xl">
           {calmIsOpen ? 'Loose' : isRunning ? WORDS[kind].end : WORDS[kind].start}
         </span>
-        {calmIsOpen && kind === 'accept' && (
-          <span className="text-xl font-bold">Step away and count three</span>
-        )}
+        {calmIsOpen && kind === 'accept' && <CountOfThree />}
         <span className={`text-lg ${calmIsOpen ? 'phone:hidden' : ''}`}>
           <span className="phone:hidden low:hidden">Space</span>
           {settings.hasRemote && (
