@@ -2,7 +2,7 @@ import { CARE_KINDS } from '@still-pine/core/care-calendar'
 import { CHANNELS, RHYTHMS } from '@still-pine/core/cues'
 import { TIRED_SIGNS } from '@still-pine/core/leave-off'
 import { z } from 'zod'
-import { Day, Id, StepKey, Text, words } from './primitives'
+import { Day, Id, Instant, StepKey, Text, words } from './primitives'
 
 /** A number in its bounds. */
 const between = (least: number, most: number, unit = '') => {
@@ -106,14 +106,22 @@ const ThingShowing = entry('thing', {
 })
 
 /** A fault of the yard's own at a step, beside those the cards name. */
-const OwnFault = entry('own-fault', { step: StepKey, fault: Said, repair: Said })
+const OwnFault = entry('own-fault', {
+  step: StepKey,
+  /** Where it is one of this school only. */
+  school: StepKey.nullable().default(null),
+  fault: Said,
+  repair: Said,
+})
 
 const RepairTried = entry('repair', {
   step: StepKey,
   fault: Said,
   repair: Said,
-  /** The fault was gone in the next three asks. */
-  worked: z.boolean(),
+  /** When it was tried, where it was in the pen. */
+  at: Instant.nullable().default(null),
+  /** The fault was gone in the next three asks; nothing while they are still to come. */
+  worked: z.boolean().nullable(),
 })
 
 const CareDone = entry('care', {

@@ -38,6 +38,9 @@ const CardSchema = z
 const RungDataSchema = z
   .object({
     seconds: measure(86_400).positive(),
+    laps: measure(1_000).positive(),
+    steps: measure(1_000).positive(),
+    repetitions: measure(1_000).positive(),
     metres: measure(1_000).positive(),
     pace: z.enum(PACES),
     loads: z.boolean(),

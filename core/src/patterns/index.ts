@@ -1,2 +1,3 @@
 export { incidentPatterns, type Factor, type Level } from './incidents'
 export { faultRepairs, type Repair } from './repairs'
+export { goneAfter, repairsByFault, type Tried } from './after-repair'

@@ -1,6 +1,7 @@
 import { daysBetween, holdSeconds, type Day, type Side } from '../answer'
 import { isLoad } from '../counters'
-import { rungName, stepOf, type Program, type Step } from '../program'
+import { holdPlan } from '../holds'
+import { amountIn, exposuresAt, rungName, stepOf, type Exposure, type Program, type Step } from '../program'
 import {
   chancesAt,
   sideViews,
@@ -58,7 +59,7 @@ const ASK_SECONDS = 20
 const BURST_ASKS = 6
 const HOLDS_A_SIDE = 2
 
-/** A longer hold runs beside the rest: a bit is carried, a saddle worn, while something else is done. */
+/** A longer hold is asked once a side; tied or wearing something it runs beside the rest. */
 const LONGEST_ATTENDED_SECONDS = 90
 
 export const MOST_VISITS = 3
@@ -75,10 +76,47 @@ const LOOK_MINUTES = (2 * ASK_SECONDS) / 60 + CHECK_CHANGE_MINUTES
 /** A bigger look at one step is no check any more. */
 const MOST_CHECK_ASKS = 3
 
+const WORN: readonly Exposure[] = ['tied', 'tied-fast', 'bit', 'girth']
+const HELD_BY_A_PERSON: readonly Exposure[] = ['contact', 'weight', 'mounted']
+
+/** Tied, or wearing something: what a person need not stand beside. */
+const runsBeside = (step: Step, rung: number): boolean => {
+  const exposed = exposuresAt(step, rung)
+  return exposed.some((one) => WORN.includes(one)) && !exposed.some((one) => HELD_BY_A_PERSON.includes(one))
+}
+
+const LAP_DIAMETER_M = 18
+
+/** How long a hold is kept up at a rung, s. */
+const workSeconds = (step: Step, rung: number): number => {
+  const data = step.does?.[rung - 1]
+  const amount = amountIn(data)
+  if (amount === null) return holdSeconds(rungName(step, rung))
+  const gait = data?.pace === 'walk' || data?.pace === 'canter' ? data.pace : 'trot'
+  return holdPlan({
+    ...amount,
+    gait,
+    sets: 1,
+    sides: 1,
+    restSeconds: 0,
+    setUpSeconds: 0,
+    diameterM: LAP_DIAMETER_M,
+    secondsEach: null,
+  }).workSeconds
+}
+
+/** Of a hold, what of it somebody stands beside. */
+const attendedSeconds = (step: Step, rung: number): number =>
+  runsBeside(step, rung)
+    ? Math.min(LONGEST_ATTENDED_SECONDS, workSeconds(step, rung))
+    : workSeconds(step, rung)
+
 const askSeconds = (step: Step, rung: number): number =>
-  step.kind === 'hold'
-    ? ASK_SECONDS + Math.min(LONGEST_ATTENDED_SECONDS, holdSeconds(rungName(step, rung)))
-    : ASK_SECONDS
+  step.kind === 'hold' ? ASK_SECONDS + attendedSeconds(step, rung) : ASK_SECONDS
+
+/** Holds on a side of a burst: a long one once. */
+const holdsAt = (step: Step, rung: number): number =>
+  attendedSeconds(step, rung) > LONGEST_ATTENDED_SECONDS ? 1 : HOLDS_A_SIDE
 
 /** Minutes of a burst, without the change to it. */
 export const minutesOf = (step: Step, sides: readonly SidePlan[]): number =>
@@ -185,7 +223,8 @@ const checkWay = (making: Making): Way | null => {
 export const learnWay = (making: Making, visits: number, unchecked: readonly Step[]): Way => {
   const { program, learner, on, goal, open, first } = making
   const { step, tracks } = open
-  const asks = step.kind === 'hold' ? HOLDS_A_SIDE * tracks.length : BURST_ASKS
+  const asks =
+    step.kind === 'hold' ? tracks.reduce((sum, { rung }) => sum + holdsAt(step, rung), 0) : BURST_ASKS
   const opening = shareAsks(tracks, first, asks)
   const asked = asksASide(open, opening)
   const gains = gainsOf(making, asked, { upTo: Math.max(step.requiredRung, goal.rung), visits })

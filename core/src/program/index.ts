@@ -24,7 +24,17 @@ export * from './program'
 export { exposureBounds, withSafety } from './safety'
 export * from './schools'
 export * from './step'
-export { PACES, SERVICES, USES, type RungData, type RungsData, type Service, type Use } from './step-data'
+export {
+  amountIn,
+  PACES,
+  SERVICES,
+  USES,
+  type RungAmount,
+  type RungData,
+  type RungsData,
+  type Service,
+  type Use,
+} from './step-data'
 export { dataOfOwn } from './own-step'
 export { TROUBLES, troublesFrom, type Trouble } from './troubles'
 export type { Flaw } from './flaw'

@@ -2,6 +2,10 @@
 export interface RungData {
   /** How long it is held or kept up, s. */
   readonly seconds?: number
+  /** How much of it is asked for, where it is not told in seconds; laps and repetitions a rein. */
+  readonly laps?: number
+  readonly steps?: number
+  readonly repetitions?: number
   /** How far off, or how far it goes, m. */
   readonly metres?: number
   readonly pace?: Pace
@@ -13,6 +17,23 @@ export interface RungData {
 
 export const PACES = ['stand', 'walk', 'trot', 'canter'] as const
 type Pace = (typeof PACES)[number]
+
+const MEASURED = ['seconds', 'laps', 'steps', 'repetitions'] as const
+
+/** How much of a rung is asked for. */
+export interface RungAmount {
+  readonly measure: (typeof MEASURED)[number]
+  readonly amount: number
+}
+
+/** What a rung asks for as a number; nothing where it is no matter of how much. */
+export const amountIn = (data: RungData | undefined): RungAmount | null => {
+  for (const measure of MEASURED) {
+    const amount = data?.[measure]
+    if (amount !== undefined) return { measure, amount }
+  }
+  return null
+}
 
 /** The data of every rung of a ladder, easiest rung first. */
 export type RungsData = readonly RungData[]
@@ -44,6 +65,9 @@ const isPace = (word: string): word is Pace => (PACES as readonly string[]).incl
 const READ: readonly (readonly [RegExp, (value: string) => RungData])[] = [
   [/^(\d+)s$/, (value) => ({ seconds: Number(value) })],
   [/^(\d+(?:\.\d+)?)m$/, (value) => ({ metres: Number(value) })],
+  [/^(\d+)laps$/, (value) => ({ laps: Number(value) })],
+  [/^(\d+)steps$/, (value) => ({ steps: Number(value) })],
+  [/^(\d+)times$/, (value) => ({ repetitions: Number(value) })],
   [/^loads$/, () => ({ loads: true })],
 ]
 
@@ -63,7 +87,7 @@ const joined = (a: RungData, b: RungData): RungData => ({
 })
 
 /**
- * Reads `30s@2`, `3m@3`, `trot@4`, `loads@4-` (and up) and zones, `cheek@1`, parted by spaces, for a ladder of so many
+ * Reads `30s@2`, `3m@3`, `3laps@1`, `4steps@2`, `2times@1`, `trot@4`, `loads@4-` (and up) and zones, `cheek@1`, parted by spaces, for a ladder of so many
  * rungs.
  */
 export const rungsDataFrom = (text: string, rungs: number): RungsData => {

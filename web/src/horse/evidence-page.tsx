@@ -17,6 +17,7 @@ import { Loading } from '../shared/loading'
 import { longDay, STATE_WORDS } from '../shared/words'
 import { Fold } from '../ui/fold'
 import { useIsDesk } from '../ui/use-is-desk'
+import { Repairs } from './evidence/repairs'
 import { StepEvidence } from './evidence/step-evidence'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
@@ -191,6 +192,7 @@ const EvidencePage = () => {
       )}
       <StepEvidence line={line} program={program} step={step} />
       <div>
+        <Repairs horseId={horseId} step={step} program={program} today={line.day} />
         <Fold title="How it is asked" isOpen={isDesk}>
           <Card step={step} program={program} />
         </Fold>

@@ -34,6 +34,25 @@ describe('how a running ask, accept or hold ends', () => {
     expect(endedTakenAway(course({ kind: 'accept' }))).toMatchObject({ ending: 'left-before', grade: 0 })
   })
 
+  it('counts a hold that was cut short as the hardest rung it reached, and as none where it reached none', () => {
+    const hold = (seconds: number, corrections = 0) =>
+      endedWell(
+        course({
+          kind: 'hold',
+          running: { ...RUNNING, corrections },
+          seconds: seconds + 0.4,
+          hold: { ladder: [5, 30, 30, 120, null], rung: 4 },
+        }),
+      )
+    expect(hold(120)).toEqual({ grade: 0, seconds: 120, ending: null, aids: null })
+    expect(hold(70)).toMatchObject({ rung: 3, grade: 0, seconds: 70 })
+    expect(hold(70, 1)).toMatchObject({ rung: 3, grade: 1 })
+    // It was going wrong: ending it does not save it.
+    expect(hold(70, 2)).toMatchObject({ grade: 3 })
+    expect(hold(70, 2)).not.toHaveProperty('rung')
+    expect(hold(4)).toBeNull()
+  })
+
   it('grades a hold by its corrections, and a hold that was left as no answer', () => {
     const running = { ...RUNNING, corrections: 2 }
     expect(endedWell(course({ kind: 'hold', running, seconds: 30.4 }))).toMatchObject({

@@ -62,7 +62,30 @@ const Clock = ({ seconds, words, more = '' }: ClockProps) => (
   </div>
 )
 
+const AMOUNT_WORDS = { laps: 'lap', steps: 'step', repetitions: 'time', seconds: 'second' } as const
+
+/** What is not told in seconds is counted by the person: the clock only runs. */
+const CountedHold = ({ view, seconds }: { view: PenView; seconds: number | null }) => {
+  const { measure, amount } = view.amount!
+  return (
+    <Clock
+      seconds={(seconds ?? 0).toFixed(0)}
+      words={
+        seconds === null || (view.pen.running?.corrections ?? 0) === 0
+          ? count(amount, AMOUNT_WORDS[measure])
+          : count(view.pen.running!.corrections, 'correction')
+      }
+    />
+  )
+}
+
 const HoldGauge = ({ view, seconds }: { view: PenView; seconds: number | null }) => {
+  if (view.amount !== null && view.amount.measure !== 'seconds')
+    return <CountedHold view={view} seconds={seconds} />
+  return <TimedHold view={view} seconds={seconds} />
+}
+
+const TimedHold = ({ view, seconds }: { view: PenView; seconds: number | null }) => {
   const left = Math.max(0, view.holdFor - (seconds ?? 0))
   const corrections = view.pen.running?.corrections ?? 0
   return (

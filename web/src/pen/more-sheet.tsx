@@ -1,6 +1,6 @@
 import { gradeWord, SIGN_FAMILIES, SIGNS, SLIPS, type Grade } from '@still-pine/core/answer'
 import type { Offers, Permit } from '@still-pine/core/permit'
-import { cardFor, rungName } from '@still-pine/core/program'
+import { rungName } from '@still-pine/core/program'
 import { Link } from 'react-router'
 import { Button } from '../ui/button'
 import { Sheet } from '../ui/sheet'
@@ -9,6 +9,7 @@ import type { Next } from './advice-bar'
 import { AddButtons } from '../shared/attachments/add-buttons'
 import { PlacePicker } from '../shared/place-picker'
 import type { PenView } from './use-pen'
+import type { PenFaults } from './use-repairs'
 import type { PenActions } from './use-pen-actions'
 import { askForHelp } from '../app/use-shell-keys'
 
@@ -19,7 +20,7 @@ interface Props {
   /** What is said to the rung above. */
   readonly above: Permit
   readonly next: Next | null
-  readonly school: string
+  readonly repairs: PenFaults
   readonly recall: () => void
   readonly onClose: () => void
 }
@@ -30,8 +31,9 @@ const LINK =
 const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
 
 /** The rest of the pen's controls: rung, by chance, faults and a grade to correct. */
-export const MoreSheet = ({ view, actions, offers, above, next, school, recall, onClose }: Props) => {
+export const MoreSheet = ({ view, actions, offers, above, next, repairs, recall, onClose }: Props) => {
   const { step, pen } = view
+  const { faults, tryRepair } = repairs
   const last = view.answers.at(-1)
   const done = (act: () => void) => () => {
     act()
@@ -165,15 +167,27 @@ export const MoreSheet = ({ view, actions, offers, above, next, school, recall, 
             <section>
               <h3 className="mb-2">What went wrong</h3>
               <ul className="flex flex-col gap-2">
-                {cardFor(step.key, school).faults.map(({ fault, repair }) => (
-                  <li key={fault}>
+                {faults.map((one) => (
+                  <li key={one.fault}>
                     <Button
                       className="min-h-16 w-full flex-col items-start! text-left"
-                      onClick={done(() => actions.fault(fault))}
+                      onClick={done(() => actions.fault(one.fault))}
                     >
-                      {fault}
+                      {one.fault}
                     </Button>
-                    <p className="mt-1 text-quiet">{repair}</p>
+                    <div className="mt-1 flex items-center justify-between gap-2">
+                      <p className="text-quiet">{one.repair}</p>
+                      <Button
+                        className="min-h-16 shrink-0"
+                        aria-label={`${one.fault}: try this repair`}
+                        onClick={done(() => {
+                          if (last.fault !== one.fault) actions.fault(one.fault)
+                          tryRepair(one)
+                        })}
+                      >
+                        Try this
+                      </Button>
+                    </div>
                   </li>
                 ))}
               </ul>

@@ -36,6 +36,7 @@ import { useLeftWhenAway } from './use-page-away'
 import { UnfinishedPanel } from './unfinished-panel'
 import { useFollow } from './use-follow'
 import { useCalmWindow, useOpenPen, type PenView, type Wanted } from './use-pen'
+import { useRepairs } from './use-repairs'
 import { useArrivalGuide } from './use-arrival-guide'
 import { useViewAfterPress } from './use-view-after-press'
 import { usePenActions, type PenActions } from './use-pen-actions'
@@ -138,6 +139,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   useWakeLock()
   useDevices()
   useFollow(view, line, { program, suits })
+  const repairs = useRepairs(view, program.school)
   const arrival = useArrivalGuide(view, line, program)
   const offers = useMemo(() => offersIn(line, program, view.pen), [line, program, view.pen])
   const asksFirst = !isRunning && !isAllowed(view.pen) && offers.permit.answer !== 'yes'
@@ -195,7 +197,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
             <Gauge view={view} pace={program.pace} vibrate={settings.vibrate} />
           </div>
           {isDesk ? (
-            <QuickTells view={view} actions={actions} school={program.school} />
+            <QuickTells view={view} actions={actions} faults={repairs.faults} />
           ) : (
             <>
               <div className="flex shrink-0 items-end justify-between gap-2">
@@ -267,7 +269,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
             aim: { ...view.pen.aim, rung: view.pen.aim.rung + 1 },
           })}
           next={next}
-          school={program.school}
+          repairs={repairs}
           recall={recall}
           onClose={closeSheet}
         />

@@ -1,23 +1,23 @@
-import { cardFor } from '@still-pine/core/program'
 import { memo } from 'react'
 import { Button } from '../ui/button'
 import type { PenView } from './use-pen'
+import type { PenFaults } from './use-repairs'
 import type { PenActions } from './use-pen-actions'
 
 interface Props {
   readonly view: PenView
   readonly actions: PenActions
-  readonly school: string
+  readonly faults: PenFaults['faults']
 }
 
 /** What is told most of the last answer, in one tap, where the screen has room for it. */
-export const QuickTells = memo(({ view, actions, school }: Props) => {
+export const QuickTells = memo(({ view, actions, faults }: Props) => {
   const last = view.answers.at(-1)
   if (!last || view.pen.running) return null
   const tells = [
     { words: 'By chance', hint: 'C', isSo: last.byChance, tell: actions.byChance },
     { words: 'Did it unasked', hint: 'O', isSo: last.uncued, tell: actions.uncued },
-    ...cardFor(view.step.key, school).faults.map(({ fault }) => ({
+    ...faults.map(({ fault }) => ({
       words: fault,
       hint: undefined,
       isSo: last.fault === fault,

@@ -1,7 +1,7 @@
 import type { Line, Settings } from '@still-pine/contract'
 import { gradeWord, MOST_AIDS, type Calm, type Grade, type Side, type Worst } from '@still-pine/core/answer'
 import { pullOf } from '@still-pine/core/feel'
-import { markOf, stepOf, type Program } from '@still-pine/core/program'
+import { markOf, rungName, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { toast } from '../ui/toast'
 import { useAppStore } from '../app/store'
@@ -41,7 +41,7 @@ import {
 } from './pen-slice'
 import { pressGuard } from './press-guard'
 import { againstIn, mayStart, offersIn } from './use-offers'
-import { aimOfBurst, aimOfStep, viewOf, type PenView } from './use-pen'
+import { aimOfBurst, aimOfStep, secondsOfRungs, viewOf, type PenView } from './use-pen'
 
 /** A release is looked for this long after the try. */
 const RELEASE_WITHIN_MS = 2_000
@@ -170,15 +170,26 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       ...pen.stand,
     })
     /** Ends what runs; what ends sooner than this person can see and press was not an answer. */
-    const end = (view: PenView, how: (course: Course) => Ended): void => {
+    const end = (view: PenView, how: (course: Course) => Ended | null): void => {
       const { running } = view.pen
       if (!running) return
       const { lagSeconds } = view
       const seconds = secondsOf(running)
       if (seconds < lagSeconds) return
       vibrate(settings, 60)
-      const ended = how({ kind: view.step.kind, pace, running, seconds, lagSeconds })
-      const kept = dispatch(saveAnswer(personId, { ...answerOf(view), ...ended }, true))
+      const { step, pen } = view
+      const hold = { ladder: secondsOfRungs(step), rung: pen.aim.rung }
+      const ended = how({ kind: step.kind, pace, running, seconds, lagSeconds, hold })
+      if (ended === null) {
+        dispatch(dropped())
+        toast(`Too short to count: ${Math.floor(seconds)} of ${view.holdFor} s.`)
+        return
+      }
+      const { rung = pen.aim.rung, ...told } = ended
+      if (rung !== pen.aim.rung) toast(`Cut short: it counts as rung ${rung}, ${rungName(step, rung)}.`)
+      const kept = dispatch(
+        saveAnswer(personId, { ...answerOf(view), ...told, rung: markOf(step, rung) }, true),
+      )
       void readPull(kept, running.startedAt, Math.max(0, seconds - lagSeconds))
     }
     /** A mark from memory: it counts half, and never as a first ask of the day. */

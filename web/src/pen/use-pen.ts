@@ -1,7 +1,14 @@
 import type { Line } from '@still-pine/contract'
 import { holdSeconds } from '@still-pine/core/answer'
 import { gateChecks, type Burst } from '@still-pine/core/plan'
-import { rungName, stepOf, type Program, type Step } from '@still-pine/core/program'
+import {
+  amountIn,
+  rungName,
+  stepOf,
+  type Program,
+  type RungAmount,
+  type Step,
+} from '@still-pine/core/program'
 import type { GateVerdict } from '@still-pine/core/readiness'
 import { useEffect, useMemo } from 'react'
 import { toast } from '../ui/toast'
@@ -37,7 +44,16 @@ export interface PenView {
   readonly answers: readonly PenAnswer[]
   readonly lagSeconds: number
   readonly holdFor: number
+  /** How much the rung asks for; nothing where it is no matter of how much. */
+  readonly amount: RungAmount | null
 }
+
+/** How long each rung of a step is held, s; nothing where that is not told in seconds. */
+export const secondsOfRungs = (step: Step): readonly (number | null)[] =>
+  step.rungs.map((_, i) => {
+    const amount = amountIn(step.does?.[i])
+    return amount?.measure === 'seconds' ? amount.amount : null
+  })
 
 /** What the pen shows, or nothing while it opens. */
 export const viewOf = (
@@ -54,7 +70,8 @@ export const viewOf = (
     rungWords: words,
     answers: pen.answers.filter((answer) => answer.step === step.key),
     lagSeconds,
-    holdFor: holdSeconds(words),
+    holdFor: secondsOfRungs(step)[pen.aim.rung - 1] ?? holdSeconds(words),
+    amount: amountIn(step.does?.[pen.aim.rung - 1]),
   }
 }
 

@@ -1,6 +1,7 @@
 import type { Entry } from '@still-pine/contract'
 import { entriesOf, type EntryOf } from '@still-pine/contract/entries-of'
 import { cueBook } from '@still-pine/core/cues'
+import { upperFirst } from '@still-pine/core/readiness'
 
 export type CueEntry = EntryOf<'cue'>
 
@@ -47,12 +48,12 @@ export const findingsIn = (entries: readonly Entry[]): readonly string[] => {
   const book = cueBook(cues, entriesOf(entries, 'tool'))
   const cue = (id: string): CueEntry => cues.find((one) => one.id === id)!
   const pair = ([a, b]: readonly [string, string], end: string): string =>
-    `${signalWords(cue(a))} means “${cue(a).meaning}” and “${cue(b).meaning}”: ${end}`
+    `${upperFirst(signalWords(cue(a)))} means “${cue(a).meaning}” and “${cue(b).meaning}”: ${end}`
   return [
     ...book.clashes.map((ids) => pair(ids, 'one signal, two meanings. Change one of them.')),
     ...book.near.map(
       ([a, b]) =>
-        `${signalWords(cue(a))} is “${cue(a).meaning}”, ${signalWords(cue(b))} is “${cue(b).meaning}”: the horse feels the same. Choose another place before First time up.`,
+        `${upperFirst(signalWords(cue(a)))} is “${cue(a).meaning}”, ${signalWords(cue(b))} is “${cue(b).meaning}”: the horse feels the same. Choose another place before First time up.`,
     ),
     ...(book.missingTwins.length > 0
       ? [`No ridden twin yet for ${listed(book.missingTwins)}: choose it before First time up.`]

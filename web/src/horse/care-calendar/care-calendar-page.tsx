@@ -141,7 +141,7 @@ const CareCalendarPage = () => {
         </section>
         <EditList
           title="Done"
-          one="care"
+          one="time"
           empty="Nothing yet. Looks at feet, mouth and saddle under Checks count too."
           items={entriesOf(entries, 'care').toReversed()}
           mayEdit={mayLog}

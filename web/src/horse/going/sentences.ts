@@ -20,6 +20,7 @@ const reinWords = ({ reins }: Going): string | null => {
   if (!reins) return null
   const { says, n, leftBetter, rightBetter, p } = reins
   if (says === 'too-few') return `rein against rein: too few to say (${n} of 6 sessions)`
+  if (leftBetter + rightBetter === 0) return `both reins alike in ${n} sessions`
   if (says === 'even') return `no rein better for certain (left ${leftBetter}, right ${rightBetter} of ${n})`
   const [rein, better] = says === 'left-better' ? ['left', leftBetter] : ['right', rightBetter]
   return `better to the ${rein}, ${better} of ${n} (${oneIn(p)})`
