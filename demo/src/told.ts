@@ -51,7 +51,7 @@ const cue = (
   change: object = {},
 ): Told => ({ ago: 30, kind: 'cue', meaning, channel, place, rhythm, where, ...change })
 
-const shown = (ago: number, thing: string, where: string, change: object = {}): Told => ({
+const shown = (ago: number, [thing, where]: readonly [string, string], change: object = {}): Told => ({
   ago,
   kind: 'thing',
   thing,
@@ -61,16 +61,16 @@ const shown = (ago: number, thing: string, where: string, change: object = {}): 
   ...change,
 })
 
-const tried = (ago: number, fault: string, repair: string, worked: boolean): Told => ({
+const HANGS_BACK = 'hangs back at the foot of the ramp'
+
+const hangingBack = (ago: number, repair: string, worked: boolean): Told => ({
   ago,
   kind: 'repair',
   step: 'load',
-  fault,
+  fault: HANGS_BACK,
   repair,
   worked,
 })
-
-const HANGS_BACK = 'hangs back at the foot of the ramp'
 
 const OF: Readonly<Record<string, (seed: number) => readonly Told[]>> = {
   Sedge: () => [
@@ -96,9 +96,9 @@ const OF: Readonly<Record<string, (seed: number) => readonly Told[]>> = {
       ofYard: true,
     },
     ...[50, 47, 41, 36, 30, 24, 18].map((ago, i) =>
-      tried(ago, HANGS_BACK, 'Two steps back, and ask again.', i > 0),
+      hangingBack(ago, 'Two steps back, and ask again.', i > 0),
     ),
-    ...[44, 33, 26, 15, 12].map((ago, i) => tried(ago, HANGS_BACK, 'A smaller rung', i % 3 === 0)),
+    ...[44, 33, 26, 15, 12].map((ago, i) => hangingBack(ago, 'A smaller rung', i % 3 === 0)),
   ],
   Bramble: (seed) => ON_THE_LINE.filter((_, i) => i % 2 === 0).map((ago) => lunged(ago, seed, 'lines')),
   Curlew: (seed) => [
@@ -107,12 +107,12 @@ const OF: Readonly<Record<string, (seed: number) => readonly Told[]>> = {
     cue(['over', 'stick', 'ribs', 'pulse', 'ground'], { step: 'yield-hind' }),
     cue(['go on', 'leg', 'ribs', 'pulse', 'ridden'], { step: 'ride-go-stop' }),
     cue(['back', 'rope', 'under the chin', 'pulse', 'ground'], { step: 'step-back' }),
-    shown(120, 'Tarp', 'Round pen'),
-    shown(64, 'Tractor', 'Lake road'),
-    shown(33, 'Water tray', 'Long track', { side: 'left' }),
-    shown(19, 'Poultry', 'Lake road', { good: false }),
-    shown(6, 'Poultry', 'Lake road'),
-    shown(4, 'Bicycle', 'Lake road'),
+    shown(120, ['Tarp', 'Round pen']),
+    shown(64, ['Tractor', 'Lake road']),
+    shown(33, ['Water tray', 'Long track'], { side: 'left' }),
+    shown(19, ['Poultry', 'Lake road'], { good: false }),
+    shown(6, ['Poultry', 'Lake road']),
+    shown(4, ['Bicycle', 'Lake road']),
     { ago: 150, kind: 'care', care: 'vaccination', minDays: 150, maxDays: 180 },
     { ago: 3, kind: 'care', care: 'stretches' },
   ],
