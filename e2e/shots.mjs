@@ -80,7 +80,9 @@ await shoot(desk.page, [`/horses/${desk.id.Sedge}/steps/stop-on-circle`, 'eviden
 })
 await shoot(desk.page, [`/horses/${desk.id.Sedge}/gates/first-weight`, 'gate-stop'])
 await shoot(desk.page, [`/horses/${desk.id.Lapwing}/trouble?what=will-not-load`, 'trouble'])
-await shoot(desk.page, [`/horses/${desk.id.Bittern}/blocks`, 'blocks'])
+await shoot(desk.page, [`/horses/${desk.id.Curlew}/going`, 'on-the-line'], async (page) => {
+  await page.getByText('better to the left').first().waitFor()
+})
 await shoot(desk.page, [`/horses/${desk.id.Sedge}/reading`, 'reading'], async (page) => {
   await page.getByText(/^It starts steps /).waitFor()
 })

@@ -1,4 +1,4 @@
-import type { Attachment, Block, Check, Incident, Session } from '@still-pine/contract'
+import type { Attachment, Block, Check, Entry as Told, Incident, Session } from '@still-pine/contract'
 import { NOTHING_NOTED } from '@still-pine/core/circumstances'
 import { describe, expect, it } from 'vitest'
 import { entriesOf } from './entries'
@@ -51,6 +51,16 @@ const INCIDENT = {
 } as unknown as Incident
 const BLOCK = { id: 'b', kind: 'start', from: '2026-05-01', until: '2026-05-11' } as unknown as Block
 
+const TOLD = {
+  id: 't',
+  on: '2026-04-30',
+  note: '',
+  byName: 'Runa',
+  takenBack: false,
+  where: '',
+  side: 'both',
+}
+
 const told = entriesOf({
   horseId: 'h',
   sessions: [SESSION],
@@ -58,6 +68,11 @@ const told = entriesOf({
   incidents: [INCIDENT],
   blocks: [BLOCK],
   attachments: [PICTURE],
+  entries: [
+    { ...TOLD, kind: 'thing', thing: 'Tarp', good: true },
+    { ...TOLD, id: 'c', kind: 'cue', meaning: 'over' },
+  ] as unknown as Told[],
+  measurements: [],
 })
 
 describe('the record of a horse', () => {
@@ -69,6 +84,7 @@ describe('the record of a horse', () => {
       '2026-05-10 sessions',
       '2026-05-09 incidents',
       '2026-05-01 blocks',
+      '2026-04-30 told',
     ])
   })
 
@@ -94,6 +110,8 @@ describe('the record of a horse', () => {
       incidents: [],
       blocks: [{ ...BLOCK, until: null }],
       attachments: [],
+      entries: [],
+      measurements: [],
     })
     expect(open.map(({ on }) => on)).toEqual(['2026-05-01'])
   })

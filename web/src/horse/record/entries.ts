@@ -1,12 +1,22 @@
-import type { Attachment, Block, Check, Incident, Session } from '@still-pine/contract'
+import type {
+  Attachment,
+  Block,
+  Check,
+  Entry as Told,
+  Incident,
+  Measurement,
+  Session,
+} from '@still-pine/contract'
 import { count, type Day } from '@still-pine/core/answer'
 import { BLOCK_WORDS } from '@still-pine/core/blocks'
+import { upperFirst } from '@still-pine/core/readiness'
+import { entryWords } from '../../shared/entry-words'
 import { INCIDENT_WORDS } from '../../shared/incident-words'
 import { KIND_WORDS } from '../../shared/attachments/words'
 import { clock } from '../../shared/words'
 import { kindWord } from '../care/check-form'
 
-export const KINDS = ['sessions', 'checks', 'incidents', 'blocks', 'attachments'] as const
+export const KINDS = ['sessions', 'checks', 'incidents', 'blocks', 'attachments', 'told'] as const
 export type EntryKind = (typeof KINDS)[number]
 
 /** One thing of a horse's record, as its time line shows it. */
@@ -31,6 +41,8 @@ interface Recorded {
   readonly incidents: readonly Incident[]
   readonly blocks: readonly Block[]
   readonly attachments: readonly Attachment[]
+  readonly entries: readonly Told[]
+  readonly measurements: readonly Measurement[]
 }
 
 const ofSession = (horseId: string, session: Session): Entry => ({
@@ -122,6 +134,41 @@ const ofAttachment = (horseId: string, attachment: Attachment): Entry => ({
   attachment,
 })
 
+/** What is told of a day; cues, riders and goals stand in books of their own. */
+const PAGE_OF: Readonly<Partial<Record<Told['kind'], string>>> = {
+  'line-work': 'going',
+  thing: 'things',
+  care: 'care',
+}
+
+const ofTold = (horseId: string, told: Told): readonly Entry[] => {
+  const page = told.kind === 'repair' ? `steps/${told.step}` : PAGE_OF[told.kind]
+  if (page === undefined) return []
+  return [
+    {
+      key: told.id,
+      kind: 'told',
+      on: told.on,
+      title: upperFirst(entryWords(told)),
+      words: [told.note, told.byName].filter(Boolean),
+      grave: [],
+      withdrawn: told.takenBack,
+      to: `/horses/${horseId}/${page}`,
+    },
+  ]
+}
+
+const ofMeasurement = (horseId: string, one: Measurement): Entry => ({
+  key: one.id,
+  kind: 'told',
+  on: one.on,
+  title: 'Measured',
+  words: [one.note, one.byName].filter(Boolean),
+  grave: [],
+  withdrawn: one.takenBack,
+  to: `/horses/${horseId}/body`,
+})
+
 /** Everything recorded of a horse in one time line, the newest first. */
 export const entriesOf = ({
   horseId,
@@ -130,6 +177,8 @@ export const entriesOf = ({
   incidents,
   blocks,
   attachments,
+  entries,
+  measurements,
 }: Recorded): readonly Entry[] =>
   [
     ...sessions.map((session) => ofSession(horseId, session)),
@@ -137,4 +186,6 @@ export const entriesOf = ({
     ...incidents.map((incident) => ofIncident(horseId, incident)),
     ...blocks.flatMap((block) => ofBlock(horseId, block)),
     ...attachments.map((one) => ofAttachment(horseId, one)),
+    ...entries.flatMap((one) => ofTold(horseId, one)),
+    ...measurements.map((one) => ofMeasurement(horseId, one)),
   ].sort((a, b) => b.on.localeCompare(a.on))

@@ -18,6 +18,7 @@ const KIND_WORDS: Record<EntryKind, string> = {
   incidents: 'Incidents',
   blocks: 'Blocks',
   attachments: 'Pictures and spoken notes',
+  told: 'Line, things, care, body',
 }
 
 const Row = ({ entry }: { entry: Entry }) => (
@@ -64,17 +65,32 @@ const RecordPage = () => {
   const { data: care, error: noCare } = useCare(horseId)
   const { data: blocks, error: noBlocks } = useQuery('blocks', { horseId })
   const { data: attached, error: noAttached } = useQuery('attachments', { horseId })
+  const { data: told, error: noTold } = useQuery('entries', { horseId })
+  const { data: measured, error: noMeasured } = useQuery('measurements', { horseId })
   const [only, setOnly] = useState<EntryKind | null>(null)
   const [isAdding, setAdding] = useState(false)
   const entries = useMemo(
     () =>
-      sessions && care && blocks && attached
-        ? entriesOf({ horseId, sessions: sessions.sessions, ...care, blocks: blocks.blocks, ...attached })
+      sessions && care && blocks && attached && told && measured
+        ? entriesOf({
+            horseId,
+            sessions: sessions.sessions,
+            ...care,
+            blocks: blocks.blocks,
+            ...attached,
+            ...told,
+            ...measured,
+          })
         : null,
-    [horseId, sessions, care, blocks, attached],
+    [horseId, sessions, care, blocks, attached, told, measured],
   )
   if (!line || !entries)
-    return <Loading error={error ?? noSessions ?? noCare ?? noBlocks ?? noAttached} retry={retry} />
+    return (
+      <Loading
+        error={error ?? noSessions ?? noCare ?? noBlocks ?? noAttached ?? noTold ?? noMeasured}
+        retry={retry}
+      />
+    )
   const shown = entries.filter(({ kind }) => only === null || kind === only)
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
