@@ -7,6 +7,7 @@ import {
   type Advice,
   type Side,
 } from '@still-pine/core/answer'
+import { setAdvice } from '@still-pine/core/holds'
 import { approachesOf, leaveOffNow, mindNow, signOf } from '@still-pine/core/leave-off'
 import type { Aim } from './pen-slice'
 import type { PenView } from './use-pen'
@@ -42,7 +43,8 @@ export const penAdvice = (view: PenView, nowMs: number): Advice | null => {
   })
   if (ofBurst?.kind === 'danger') return ofBurst
   const soFar = seenSoFar(view, nowMs)
-  return leaveOffNow(soFar) ?? ofBurst ?? mindNow(soFar)
+  const ofSet = setAdvice(asked.filter((answer) => answer.side === side && !answer.uncued))
+  return leaveOffNow(soFar) ?? ofBurst ?? ofSet ?? mindNow(soFar)
 }
 
 /** Advice that wants more of this burst than was planned. */

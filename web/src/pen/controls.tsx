@@ -48,11 +48,21 @@ const AskedAgain = ({ view, actions }: { view: PenView; actions: PenActions }) =
   </Button>
 )
 
-/** While a hold runs: it was left, or quit, before its time. */
-const LeftIt = ({ actions }: { actions: PenActions }) => (
-  <Button className={BIG} hint="R" onClick={actions.breakOff}>
-    It left, or quit
-  </Button>
+/** While a hold runs: it stepped out and is put back, or it was left before its time. */
+const HoldRow = ({ view, actions }: { view: PenView; actions: PenActions }) => (
+  <div className="grid grid-cols-2 gap-2">
+    <Button
+      className={BIG}
+      hint="P"
+      aria-pressed={view.pen.running?.outSince !== null}
+      onClick={actions.stepOut}
+    >
+      {view.pen.running?.outSince === null ? 'Stepped out' : 'Put back'}
+    </Button>
+    <Button className={BIG} hint="R" onClick={actions.breakOff}>
+      It left, or quit
+    </Button>
+  </div>
 )
 
 /** While an accept runs: what it did, at its worst so far. */
@@ -89,7 +99,7 @@ export const MiddleRow = memo(({ view, pace, actions }: RowProps) => {
   const isRunning = view.pen.running !== null
   const { kind } = view.step
   if (isRunning && kind === 'accept') return <WorstRow view={view} actions={actions} />
-  if (isRunning && kind === 'hold') return <LeftIt actions={actions} />
+  if (isRunning && kind === 'hold') return <HoldRow view={view} actions={actions} />
   if (isRunning && pace.gradedBy === 'wait') return <AskedAgain view={view} actions={actions} />
   return (
     <div className={isRunning || view.answers.length === 0 ? 'invisible' : ''}>

@@ -2,7 +2,14 @@ import { FEET_FIRST, LIGHT_AIDS, STAND_FIRST } from '@still-pine/core/program'
 import { describe, expect, it } from 'vitest'
 import { endedTakenAway, endedWell, endedWithout } from './endings'
 
-const RUNNING = { startedAt: 0, worst: 'nothing', corrections: 0, aids: 0 } as const
+const RUNNING = {
+  startedAt: 0,
+  worst: 'nothing',
+  corrections: 0,
+  firm: 0,
+  outSince: null,
+  aids: 0,
+} as const
 
 const course = (over: object) =>
   ({ kind: 'ask', pace: FEET_FIRST.pace, running: RUNNING, seconds: 2, lagSeconds: 0.4, ...over }) as never
@@ -51,6 +58,14 @@ describe('how a running ask, accept or hold ends', () => {
     expect(hold(70, 2)).toMatchObject({ grade: 3 })
     expect(hold(70, 2)).not.toHaveProperty('rung')
     expect(hold(4)).toBeNull()
+    // Put back once, it held its time: as two light corrections.
+    const putBack = course({
+      kind: 'hold',
+      running: { ...RUNNING, firm: 1 },
+      seconds: 31,
+      hold: { ladder: [5, 30], rung: 2 },
+    })
+    expect(endedWell(putBack)).toMatchObject({ grade: 2 })
   })
 
   it('grades a hold by its corrections, and a hold that was left as no answer', () => {

@@ -45,14 +45,15 @@ const endedHold = ({ running, hold }: Course, real: number): Ended | null => {
   const seconds = toTenths(real)
   const asked = hold?.ladder[hold.rung - 1] ?? null
   const plain = { seconds, ending: null, aids: null }
-  if (!hold || asked === null) return { ...plain, grade: gradeFromCorrections(running.corrections, false) }
+  if (!hold || asked === null)
+    return { ...plain, grade: gradeFromCorrections(running.corrections + 2 * running.firm, false) }
   const { grade, rung } = holdGrade({
     ladder: hold.ladder.map((amount) => ({ measure: 'seconds', amount: amount ?? NEVER_SECONDS })),
     rung: hold.rung,
     end: seconds >= asked ? 'full' : 'cut',
     done: seconds,
     light: running.corrections,
-    firm: 0,
+    firm: running.firm,
   })
   if (grade === null || rung === null) return null
   return { ...plain, grade: grade as Grade, ...(rung === hold.rung ? {} : { rung }) }

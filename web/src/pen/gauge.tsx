@@ -103,9 +103,11 @@ const TimedHold = ({ view, seconds }: { view: PenView; seconds: number | null })
         words={
           seconds === null
             ? `${view.holdFor} s to hold`
-            : left === 0
-              ? 'time is up: done'
-              : count(corrections, 'correction')
+            : view.pen.running?.outSince != null
+              ? 'the clock stands: put it back'
+              : left === 0
+                ? 'time is up: done'
+                : count(corrections, 'correction')
         }
       />
     </>
@@ -150,7 +152,10 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
     () => store.getState().pen?.running?.startedAt !== startedAt,
     [store, startedAt],
   )
-  const raw = useSecondsSince(startedAt, hasEnded)
+  const outSince = view.pen.running?.outSince ?? null
+  const running = useSecondsSince(outSince === null ? startedAt : null, hasEnded)
+  // While it is out of a hold the clock stands.
+  const raw = outSince === null || startedAt === null ? running : (outSince - startedAt) / 1000
   const seconds = raw === null ? null : secondsLessLag(raw, view.lagSeconds)
   const { kind } = view.step
   usePhaseBuzz(pace, kind === 'ask' ? seconds : null, vibrate)

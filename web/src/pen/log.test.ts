@@ -134,7 +134,7 @@ describe('coming back to the pen', () => {
     await store.dispatch(saveAnswer(ME, FIRM, true))
     await rememberPen({
       ...store.getState().pen!,
-      running: { startedAt: 1, worst: 'moved', corrections: 0, aids: 0 },
+      running: { startedAt: 1, worst: 'moved', corrections: 0, firm: 0, outSince: null, aids: 0 },
     })
     const again = makeStore()
     await again.dispatch(

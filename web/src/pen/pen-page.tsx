@@ -17,6 +17,7 @@ import { aimAtFeet, burstDone } from './advice'
 import { AdviceBar, type Next } from './advice-bar'
 import { ActionRow, MiddleRow } from './controls'
 import { StandRow } from './stand-row'
+import { CountedSteps } from './counted-steps'
 import { DangerSheet } from './danger-sheet'
 import { backTo, DoneLink } from './done-link'
 import { Gauge } from './gauge'
@@ -221,6 +222,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
               <StandRow view={view} line={line} actions={actions} />
             </div>
           )}
+          {!panel && <CountedSteps view={view} pace={program.pace} actions={actions} />}
           {!panel && <MiddleRow view={view} pace={program.pace} actions={actions} />}
           {!unfinished && (
             <ActionRow

@@ -49,6 +49,10 @@ export interface Running {
   readonly startedAt: number
   readonly worst: Worst
   readonly corrections: number
+  /** Of a hold: how often it was put back after it had stepped out. */
+  readonly firm: number
+  /** It has stepped out of the hold since then, and the clock stands; nothing while it holds. */
+  readonly outSince: number | null
   readonly aids: number
 }
 
@@ -138,7 +142,7 @@ export const penSlice = createSlice({
     ),
     stoodAt: of((_pen, stand: Stand) => ({ stand })),
     started: of((_pen, startedAt: number) => ({
-      running: { startedAt, worst: 'nothing', corrections: 0, aids: 0 },
+      running: { startedAt, worst: 'nothing', corrections: 0, firm: 0, outSince: null, aids: 0 },
       calmFor: null,
     })),
     worsened: of(({ running }, worst: Worst) =>
@@ -148,6 +152,19 @@ export const penSlice = createSlice({
     ),
     corrected: of<void>(
       ({ running }) => running && { running: { ...running, corrections: running.corrections + 1 } },
+    ),
+    steppedOut: of(({ running }, now: number) =>
+      running && running.outSince === null
+        ? { running: { ...running, firm: running.firm + 1, outSince: now } }
+        : null,
+    ),
+    /** It goes on where it stopped. */
+    putBack: of(({ running }, now: number) =>
+      running && running.outSince !== null
+        ? {
+            running: { ...running, startedAt: running.startedAt + now - running.outSince, outSince: null },
+          }
+        : null,
     ),
     aidGiven: of<void>(({ running }) => running && { running: { ...running, aids: running.aids + 1 } }),
     dangerSeen: of((pen, seen: PenState['incidents'][number]) => ({
@@ -193,6 +210,8 @@ export const {
   started,
   worsened,
   corrected,
+  steppedOut,
+  putBack,
   aidGiven,
   dangerSeen,
   dangerTakenBack,

@@ -30,7 +30,9 @@ import {
   aidGiven,
   corrected,
   dropped,
+  putBack,
   started,
+  steppedOut,
   stoodAt,
   unfinishedTold,
   worsened,
@@ -86,6 +88,8 @@ export interface PenActions {
   worse(worst: Worst): void
   /** An accept’s thing was taken away before the horse settled; a hold was left before its time. */
   breakOff(): void
+  /** It stepped out of a hold, or is put back into it. */
+  stepOut(): void
   /** One more aid in a school that counts them, or asked again in one that waits. */
   aid(): void
   calm(calm: Calm): void
@@ -119,7 +123,8 @@ interface Parts {
   readonly settings: Settings
 }
 
-const secondsOf = (running: Running): number => (performance.now() - running.startedAt) / 1000
+const secondsOf = ({ startedAt, outSince }: Running): number =>
+  ((outSince ?? performance.now()) - startedAt) / 1000
 
 /** All that the two buttons, the keys and the screen can do: to the pen as it is at the press, drawn yet or not. */
 export const usePenActions = ({ line, program, personId, settings }: Parts): PenActions => {
@@ -262,6 +267,11 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       breakOff: once('breakOff', (view) => {
         if (view.step.kind === 'accept') end(view, endedTakenAway)
         else if (view.step.kind === 'hold') end(view, endedWithout)
+      }),
+      stepOut: once('stepOut', ({ pen, step }) => {
+        if (!pen.running || step.kind !== 'hold') return
+        const now = performance.now()
+        dispatch(pen.running.outSince === null ? steppedOut(now) : putBack(now))
       }),
       aid: once('aid', (view) => {
         if (view.step.kind === 'ask' && pace.gradedBy !== 'phases') giveAid(view)

@@ -34,6 +34,7 @@ export const usePenKeys = ({ actions, settings, enabled, openFaults, recall }: P
       o: actions.uncued,
       a: actions.aid,
       r: actions.breakOff,
+      p: actions.stepOut,
       s: actions.switchSide,
       f: openFaults,
       m: recall,

@@ -13,6 +13,7 @@ import { Confirmations } from '../../shared/confirmations'
 import { TakeBack } from './overrule-form'
 import { DueAsks } from './due-asks'
 import { GateTracks } from './gate-tracks'
+import { MissingTwins } from './missing-twins'
 import { HandOverTicks } from './hand-over-ticks'
 import { OverruleForm } from './overrule-form'
 
@@ -55,6 +56,7 @@ const GatePage = () => {
           {longDay(gate.day)}. {gate.sentence}
         </p>
       </div>
+      {gateKey === 'first-time-up' && <MissingTwins horseId={horseId} />}
       {gateKey === 'farrier' && (
         <Link
           className="no-print inline-flex min-h-11 items-center underline"
