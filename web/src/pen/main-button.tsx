@@ -42,7 +42,7 @@ const CountOfThree = () => {
   const seconds = useSecondsSince(began) ?? 0
   return (
     <span className="text-xl font-bold">
-      Step away: {[1, 2, 3].slice(0, 1 + Math.floor(seconds)).join(', ')}
+      Step away and count three: {[1, 2, 3].slice(0, 1 + Math.floor(seconds)).join(', ')}
     </span>
   )
 }
