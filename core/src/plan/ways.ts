@@ -231,7 +231,11 @@ export const learnWay = (making: Making, visits: number, unchecked: readonly Ste
   const rungOn = (side: Side, visit: number): number =>
     gains[tracks.findIndex((track) => track.side === side)]![visit]!.rung
   const sides = Array.from({ length: visits }, (_, visit) =>
-    opening.map((part) => ({ ...part, rung: rungOn(part.side, visit) })),
+    opening.map((part) => {
+      const rung = rungOn(part.side, visit)
+      const asks = step.kind === 'hold' ? Math.min(part.asks, holdsAt(step, rung)) : part.asks
+      return { ...part, rung, asks }
+    }),
   )
   const looks = unchecked.length * LOOK_MINUTES
   const minutes = sides.reduce((sum, visit) => sum + minutesOf(step, visit) + CHANGE_MINUTES, looks)
