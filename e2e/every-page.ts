@@ -31,6 +31,8 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/life`,
   `/horses/${id.Sedge}/body`,
   `/horses/${id.Sedge}/going`,
+  `/horses/${id.Curlew}/rides`,
+  `/horses/${id.Curlew}/tack`,
   `/horses/${id.Sedge}/cues`,
   `/horses/${id.Sedge}/things`,
   `/horses/${id.Sedge}/care`,

@@ -35,6 +35,10 @@ test.describe('on a phone without signal', () => {
     await add('a cue')
     await page.getByRole('button', { name: 'Keep this cue' }).tap()
     await expect(page.getByText('Please write it down.').first()).toBeVisible()
+    await page.getByLabel('It means').fill('Back ')
+    await page.getByLabel('Where it feels it').fill('chest')
+    await page.getByRole('button', { name: 'Keep this cue' }).tap()
+    await expect(page.getByText('This cue stands in the book already.')).toBeVisible()
     await page.getByRole('button', { name: 'Close' }).tap()
 
     await page.goto(`${demo.url}/horses/${id.Snipe}/things`)

@@ -44,12 +44,19 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'End' }).tap()
     await expect(page.getByText(/left 3, right 0.5 minutes; walk 1.5, trot 2, canter 0/)).toBeVisible()
     await expect(page.getByText(/a load day; reins uneven/)).toBeVisible()
+    await page.getByRole('button', { name: /^Mark / }).tap()
+    await page.getByLabel('Keeps its rhythm').selectOption('2')
+    await page.getByLabel('At minute').fill('2')
+    await page.getByRole('button', { name: 'Keep these marks' }).tap()
     await context.setOffline(false)
-    const pressesKept = async (): Promise<number | undefined> => {
+    const pressesKept = async (): Promise<number[] | undefined> => {
       const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Lapwing}/entries`)
-      const { entries } = (await reply.json()) as { entries: { kind: string; presses: unknown[] }[] }
-      return entries.findLast(({ kind }) => kind === 'line-work')?.presses.length
+      const { entries } = (await reply.json()) as {
+        entries: { kind: string; presses: unknown[]; going: unknown[] }[]
+      }
+      const work = entries.findLast(({ kind }) => kind === 'line-work')
+      return work && [work.presses.length, work.going.length]
     }
-    await expect.poll(pressesKept, { timeout: 60_000 }).toBe(6)
+    await expect.poll(pressesKept, { timeout: 60_000 }).toEqual([6, 2])
   })
 })

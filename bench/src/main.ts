@@ -18,6 +18,7 @@ import type { Figure } from './measure'
 import { offlineFigures } from './offline'
 import { pageFigures } from './page'
 import { readingFigures } from './reading'
+import { recordFigures } from './record'
 import { tapFigures } from './tap'
 import { startThreads } from './threads'
 import { todayFigures } from './today'
@@ -30,7 +31,10 @@ const { values } = parseArgs({
     yards: { type: 'string', default: '1000' },
     herd: { type: 'string', default: '200' },
     changes: { type: 'string', default: '14' },
-    only: { type: 'string', default: 'filter,rebuild,today,line,yards,reading,page,tap,offline,charts' },
+    only: {
+      type: 'string',
+      default: 'filter,rebuild,today,line,yards,reading,page,tap,offline,record,charts',
+    },
     out: { type: 'string', default: 'bench/dist/figures.json' },
   },
 })
@@ -105,8 +109,8 @@ if (parts.has('fit') || parts.has('composer')) {
 }
 
 if (
-  ['rebuild', 'today', 'line', 'yards', 'reading', 'page', 'tap', 'offline', 'charts'].some((part) =>
-    parts.has(part),
+  ['rebuild', 'today', 'line', 'yards', 'reading', 'page', 'tap', 'offline', 'record', 'charts'].some(
+    (part) => parts.has(part),
   )
 ) {
   await migrate(ownerUrl, process.env.STILL_PINE_MIGRATIONS!)
@@ -173,6 +177,10 @@ if (
   if (parts.has('offline')) {
     say('Going without signal …')
     add(...(await offlineFigures(ownerUrl, SIGN_IN)))
+  }
+  if (parts.has('record')) {
+    say('Opening the record of five years in a slow browser …')
+    add(...(await recordFigures(ownerUrl, SIGN_IN)))
   }
   // The last part: it makes the history of one horse another.
   if (parts.has('charts')) {

@@ -1,6 +1,7 @@
 import { CARE_KINDS } from '@still-pine/core/care-calendar'
 import { CHANNELS, RHYTHMS } from '@still-pine/core/cues'
 import { TIRED_SIGNS } from '@still-pine/core/leave-off'
+import { GAITS, REINS } from '@still-pine/core/load'
 import { z } from 'zod'
 import { Day, Id, Instant, StepKey, Text, words } from './primitives'
 
@@ -162,6 +163,55 @@ const RiderEntry = entry('rider', {
   tackKg: between(0, 40, 'kg'),
 })
 
+const plain = (name: string): string => name.trim().toLowerCase()
+
+/** Somebody sat up: what was ridden, as it is told after. */
+const RideEntry = entry('ride', {
+  rider: words(80).trim().min(1, 'Who rode it?'),
+  /** Who was on the ground; empty where nobody was. */
+  helper: words(80).trim().default(''),
+  beganAt: Instant.nullable().default(null),
+  /** Worked from the ground before, that day. */
+  groundMinutes: Minute.default(0),
+  rows: z
+    .array(z.object({ rein: z.enum(REINS), gait: z.enum(GAITS), minutes: Minute }))
+    .min(1, 'Nothing was ridden.')
+    .max(500),
+  went: z.enum(['well', 'so-so', 'badly']),
+  /** What ended it. */
+  ended: words(200).trim().default(''),
+}).refine(({ rider, helper }) => helper === '' || plain(rider) !== plain(helper), {
+  message: 'The rider cannot be the helper.',
+  path: ['helper'],
+})
+
+const Worn = words(120).trim().default('')
+
+/** What it wears from this day on; the newest stands. */
+const TackEntry = entry('tack', {
+  saddle: Worn,
+  pad: Worn,
+  bridle: Worn,
+  bit: Worn,
+  cheek: z.enum(['loose', 'fixed']).default('loose'),
+  /** From corner to corner. */
+  mouthMm: between(70, 190, 'mm').nullable().default(null),
+  girthHole: whole(0, 30).nullable().default(null),
+  lineM: between(2, 30, 'm').nullable().default(null),
+})
+
+const BitCarried = entry('bit-carry', { minutes: Minute, quietMinutes: Minute }).refine(
+  ({ minutes, quietMinutes }) => quietMinutes <= minutes,
+  { message: 'More quiet minutes than minutes.', path: ['quietMinutes'] },
+)
+
+const StringsSet = entry('strings', {
+  cm: between(30, 400, 'cm'),
+  well: z.boolean(),
+  /** The nose stayed ahead of the vertical. */
+  noseAhead: z.boolean(),
+})
+
 const KINDS = [
   LineWork,
   CueEntry,
@@ -173,6 +223,10 @@ const KINDS = [
   GoalEntry,
   HeatEntry,
   RiderEntry,
+  RideEntry,
+  TackEntry,
+  BitCarried,
+  StringsSet,
 ] as const
 
 /** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */

@@ -72,6 +72,36 @@ const hangingBack = (ago: number, repair: string, worked: boolean): Told => ({
   worked,
 })
 
+/** Days before today, minutes in all and minutes of trot: each a little more than the one before. */
+const RIDES = [
+  [33, 3, 0],
+  [30, 4, 0],
+  [26, 5, 0.5],
+  [22, 6, 1],
+  [18, 6, 1],
+  [14, 7.5, 1],
+  [11, 9, 1],
+  [8, 10, 1.5],
+] as const
+
+const ridden = (
+  ago: number,
+  { total, trot, went }: { total: number; trot: number; went: 'well' | 'so-so' },
+): Told => ({
+  ago,
+  kind: 'ride',
+  rider: 'Ylva Tarn',
+  helper: 'Orm Fjell',
+  groundMinutes: 12,
+  went,
+  ended: went === 'well' ? 'on a good stop' : 'it looked for the gate',
+  rows: [
+    { rein: 'straight', gait: 'walk', minutes: total - 2 * trot > 0 ? total - trot : total },
+    { rein: 'left', gait: 'trot', minutes: trot / 2 },
+    { rein: 'right', gait: 'trot', minutes: trot / 2 },
+  ],
+})
+
 const OF: Readonly<Record<string, (seed: number) => readonly Told[]>> = {
   Sedge: () => [
     cue(['whoa', 'voice', 'ho', 'once', 'both'], { ofYard: true }),
@@ -103,6 +133,24 @@ const OF: Readonly<Record<string, (seed: number) => readonly Told[]>> = {
   Bramble: (seed) => ON_THE_LINE.filter((_, i) => i % 2 === 0).map((ago) => lunged(ago, seed, 'lines')),
   Curlew: (seed) => [
     ...ON_THE_LINE.map((ago) => lunged(ago, seed, 'lunge')),
+    ...RIDES.map(([ago, total, trot], i) => ridden(ago, { total, trot, went: i === 3 ? 'so-so' : 'well' })),
+    {
+      ago: 60,
+      kind: 'tack',
+      saddle: 'Brown trail saddle',
+      pad: 'Felt',
+      bridle: 'Plain, brown',
+      bit: 'Single joint, loose rings',
+      mouthMm: 122,
+      girthHole: 4,
+      lineM: 10,
+    },
+    ...[140, 136, 133, 129, 126, 122, 119, 115, 112, 108, 105, 101].map((ago) => ({
+      ago,
+      kind: 'bit-carry',
+      minutes: 20,
+      quietMinutes: 19,
+    })),
     { ago: 20, kind: 'rider', who: 'The daughter', kg: 54, tackKg: 9 },
     cue(['over', 'stick', 'ribs', 'pulse', 'ground'], { step: 'yield-hind' }),
     cue(['go on', 'leg', 'ribs', 'pulse', 'ridden'], { step: 'ride-go-stop' }),

@@ -45,18 +45,27 @@ const LUNGE = {
   diameterM: 18,
 }
 
+const RIDE = {
+  kind: 'ride',
+  rider: 'Runa',
+  helper: 'Orm',
+  rows: [{ rein: 'straight', gait: 'walk', minutes: 3 }],
+  went: 'well',
+}
+
 describe('an entry of a horse', () => {
   it('is kept as it was told, changed under its id, and taken back', async () => {
     const id = uuid()
     const { body } = await sendBatch(
       yard.starter,
-      [enter(LUNGE, { id }), enter({ ...LUNGE, endAt: 320 }, { id }), enter(CUE)],
+      [enter(LUNGE, { id }), enter({ ...LUNGE, endAt: 320 }, { id }), enter(CUE), enter(RIDE)],
       clock.iso,
     )
-    expect(body.items.map(({ status }) => status)).toEqual(['kept', 'kept', 'kept'])
+    expect(body.items.map(({ status }) => status)).toEqual(['kept', 'kept', 'kept', 'kept'])
     expect(await listed()).toMatchObject([
       { kind: 'line-work', endAt: 320, presses: LUNGE.presses, takenBack: false, byName: 'Runa Vik' },
       { kind: 'cue', meaning: 'over', side: 'both', count: 1 },
+      { kind: 'ride', rider: 'Runa', helper: 'Orm', groundMinutes: 0 },
     ])
     await sendBatch(yard.starter, [enter({ ...LUNGE, takenBack: true }, { id })], clock.iso)
     expect((await listed())[0]).toMatchObject({ takenBack: true })
@@ -85,6 +94,11 @@ describe('an entry of a horse', () => {
     [{ kind: 'care', care: 'hooves', minDays: 42 }, 'entry.maxDays'],
     [{ kind: 'care', care: 'hooves', minDays: 42, maxDays: 30 }, 'entry.maxDays'],
     [{ kind: 'rider', kg: 600, tackKg: 9 }, 'entry.kg'],
+    [{ ...RIDE, helper: ' runa ' }, 'entry.helper'],
+    [{ ...RIDE, rows: [] }, 'entry.rows'],
+    [{ ...RIDE, rider: '' }, 'entry.rider'],
+    [{ kind: 'bit-carry', minutes: 10, quietMinutes: 12 }, 'entry.quietMinutes'],
+    [{ kind: 'strings', cm: 5, well: true, noseAhead: true }, 'entry.cm'],
     [{ kind: 'magic' }, 'entry.kind'],
     [{ ...CUE, on: '2026-05-15' }, 'entry.on'],
   ])('%j is refused at its field', async (wrong, path) => {

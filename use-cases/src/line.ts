@@ -238,17 +238,18 @@ const OTHER_DAYS_OF_WEEK = 6
 /** The first day of those before this one that count as its week. */
 export const weekBefore = (on: string): string => addDays(on, -OTHER_DAYS_OF_WEEK)
 
-/** Days on which its work on the line was load, by its age then. */
-export const loadOnTheLine = (
+/** Days of load that no answer tells of: ridden, or on the line above a walk or for long. */
+const loadTold = (
   entries: readonly Entry[],
   horse: Pick<Horse, 'born' | 'estimate'>,
 ): readonly string[] =>
-  entriesOf(entries, 'line-work')
-    .filter((work) => {
+  [
+    ...entriesOf(entries, 'ride'),
+    ...entriesOf(entries, 'line-work').filter((work) => {
       const age = ageBounds({ born: horse.born, age: horse.estimate }, work.on)
       return lineWork(work, age?.low ?? null).loadDay
-    })
-    .map(({ on }) => on)
+    }),
+  ].map(({ on }) => on)
 
 interface OfWeek {
   readonly horse: Horse
@@ -262,7 +263,7 @@ export const loadDaysIn = (
   week: readonly Worked[],
   { horse, entries, on }: OfWeek,
 ): number => {
-  const onTheLine = loadOnTheLine(entries, horse).filter((day) => day >= weekBefore(on) && day < on)
+  const onTheLine = loadTold(entries, horse).filter((day) => day >= weekBefore(on) && day < on)
   return countersOf(program, week, { arrived: horse.arrived, on, onTheLine }).loadDaysThisWeek
 }
 

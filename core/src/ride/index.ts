@@ -9,5 +9,7 @@ export {
   type RideCaps,
   type Ridden,
 } from './book'
+export { rideBook, type ToldRide } from './rides'
+export { tackBook, type TackTold, type Worn } from './tack-book'
 export { bitContact, bitSize, strings, tackDue, type Carried } from './tack'
 export { extraAid, tracer, type GroundTwin, type RiddenAsk, type RideWithAid } from './tracer'

@@ -72,6 +72,14 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'Hooves, worms, teeth, saddle and the rest: when each is due, from what was done.',
     terms: [],
   },
+  Tack: {
+    what: 'What this horse wears, whether the check of its saddle still holds, and how far its mouth is from a contact.',
+    terms: [],
+  },
+  Rides: {
+    what: 'Every ride by its number: what was ridden, what was too much, and how long the next one may be.',
+    terms: [],
+  },
   Going: {
     what: 'What work on the lunge and on long lines came to, which rein is the better one, and when the horse tires.',
     terms: [],

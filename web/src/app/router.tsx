@@ -170,6 +170,12 @@ export const router = createBrowserRouter([
         handle: 'Care',
         ...horsePage(() => import('../horse/care-calendar/care-calendar-page')),
       },
+      {
+        path: 'horses/:horseId/rides',
+        handle: 'Rides',
+        ...horsePage(() => import('../horse/rides/rides-page')),
+      },
+      { path: 'horses/:horseId/tack', handle: 'Tack', ...horsePage(() => import('../horse/tack/tack-page')) },
       { path: 'horses/:horseId/body', handle: 'Body', ...horsePage(() => import('../horse/body/body-page')) },
       {
         path: 'horses/:horseId/report',

@@ -15,6 +15,7 @@ import { OutlookBar } from './arrange/outlook-bar'
 import { PlanList } from './arrange/plan-list'
 import { useArrangedPlan } from './arrange/use-arranged-plan'
 import { Heat } from './heat'
+import { Tired } from './tired'
 import { Ribbon } from './ribbon'
 
 const cautionsOf = (plan: SessionPlan): readonly string[] => [
@@ -114,6 +115,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
       </p>
       <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
       <Heat horseId={line.horse.id} day={line.day} place="top" />
+      <Tired horseId={line.horse.id} day={line.day} />
       <ShutList horseId={line.horse.id} shut={line.shut} />
       <NoticeList
         notices={line.notices.filter(({ about, tone }) => about !== 'veterinary-hold' && tone !== 'stop')}

@@ -9,6 +9,7 @@ import { useMay } from '../shared/use-may'
 
 const PAGES: readonly (readonly [path: string, name: string, what: string])[] = [
   ['body', 'Body', 'how heavy and how grown it is, and who may sit on it'],
+  ['tack', 'Tack', 'what it wears, whether that still fits, how far its mouth is'],
   ['cues', 'Cue book', 'how it is asked: one signal, one meaning; to print for the next rider'],
   [
     'report',

@@ -32,6 +32,14 @@ export const entryWords = (entry: PutEntry): string => {
       return `a goal: ${entry.goal}`
     case 'heat':
       return `${entry.airC} °C and ${entry.humidityPercent} % in the air`
+    case 'tack':
+      return 'what it wears'
+    case 'bit-carry':
+      return 'the bit carried'
+    case 'strings':
+      return `strings of ${entry.cm} cm`
+    case 'ride':
+      return 'a ride'
     case 'rider':
       return 'who rides it, and how heavy'
   }

@@ -20,6 +20,7 @@ const DOORS = [
       ['/from-above', 'From above'],
       ['/things', 'Things'],
       ['/going', 'On the line'],
+      ['/rides', 'Rides'],
       ['/trouble', 'Trouble'],
       ['/counts', 'Counts'],
     ],
@@ -37,6 +38,7 @@ const DOORS = [
     pages: [
       ['/life', 'Who it is'],
       ['/body', 'Body'],
+      ['/tack', 'Tack'],
       ['/cues', 'Cues'],
       ['/report', 'Report'],
       ['/blocks', 'Blocks'],

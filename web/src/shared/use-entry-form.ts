@@ -5,13 +5,24 @@ import { useState, type FormEvent } from 'react'
 export const typedNumber = (text: string): number | null =>
   text.trim() === '' ? null : Number(text.trim().replace(',', '.'))
 
-/** Reads what a form says as an entry; what is wrong is said at its field. */
-export const useEntryForm = (read: () => object, onPut: (entry: PutEntry) => void) => {
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+type Faults = Readonly<Record<string, string>>
+
+const NO_FAULTS: Faults = {}
+
+/** Reads what a form says as an entry; what is wrong is said at its field. `faultsIn` looks at what is read. */
+export const useEntryForm = (
+  read: () => object,
+  onPut: (entry: PutEntry) => void,
+  faultsIn: (entry: PutEntry) => Faults = () => NO_FAULTS,
+) => {
+  const [faults, setFaults] = useState(NO_FAULTS)
   const send = (event: FormEvent): void => {
     event.preventDefault()
     const found = PutEntry.safeParse(read())
-    if (found.success) return onPut(found.data)
+    if (found.success) {
+      const others = faultsIn(found.data)
+      return Object.keys(others).length > 0 ? setFaults(others) : onPut(found.data)
+    }
     setFaults(Object.fromEntries(found.error.issues.map(({ path, message }) => [String(path[0]), message])))
   }
   return { faults, send }

@@ -1,4 +1,5 @@
 import type { PutEntry } from '@still-pine/contract'
+import { sameCue } from '@still-pine/core/cues'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { typedNumber, useEntryForm } from '../../shared/use-entry-form'
@@ -10,6 +11,8 @@ interface Props {
   readonly today: string
   readonly program: Program
   readonly told: CueEntry | null
+  /** The others in the book. */
+  readonly others: readonly CueEntry[]
   readonly onPut: (entry: PutEntry) => void
 }
 
@@ -17,7 +20,7 @@ const inPairs = (words: Readonly<Record<string, string>>): readonly (readonly [s
   Object.entries(words)
 
 /** One signal and what it means. */
-export const CueForm = ({ today, program, told, onPut }: Props) => {
+export const CueForm = ({ today, program, told, others, onPut }: Props) => {
   const [form, setForm] = useState({
     meaning: told?.meaning ?? '',
     channel: told?.channel ?? 'rope',
@@ -41,6 +44,10 @@ export const CueForm = ({ today, program, told, onPut }: Props) => {
       gapSeconds: typedNumber(form.gapSeconds),
     }),
     onPut,
+    (entry) =>
+      entry.kind === 'cue' && others.some((cue) => sameCue(cue, { ...entry, id: '' }))
+        ? { meaning: 'This cue stands in the book already.' }
+        : {},
   )
   const field = (name: keyof typeof form) => ({
     value: String(form[name]),

@@ -59,6 +59,7 @@ const CuesPage = () => {
               today={day}
               program={program}
               told={told}
+              others={cues.filter(({ id }) => id !== told?.id)}
               onPut={(entry) => {
                 void put(entry, told?.id)
                 close()

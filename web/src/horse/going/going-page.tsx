@@ -1,6 +1,7 @@
 import { entriesOf } from '@still-pine/contract/entries-of'
 import { ageBounds } from '@still-pine/core/facts'
 import { goingOf, tiredIn } from '@still-pine/core/going'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
@@ -10,17 +11,22 @@ import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
 import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
+import { Button } from '../../ui/button'
+import { Sheet } from '../../ui/sheet'
+import { MarkForm } from './mark-form'
 import { FEATURE_NAMES, goingWords, workWords } from './sentences'
 
 /** Work on the lunge and on long lines: what each session came to, and how the horse goes. */
 const GoingPage = () => {
   const { horseId, line, error, retry } = useHorse()
-  const { entries, error: failed, retry: again, strike } = useEntries(horseId)
+  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
+  const [marking, setMarking] = useState<string | null>(null)
   const mayLog = useMay('log-answers')
   if (!line || !entries) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const sessions = entriesOf(entries, 'line-work')
   const all = entries.filter((one) => one.kind === 'line-work').toReversed()
+  const marked = sessions.find(({ id }) => id === marking)
   const going = goingOf(sessions, day)
   const last = sessions.at(-1)
   const tired = last && tiredIn(last)
@@ -74,11 +80,33 @@ const GoingPage = () => {
                 </b>{' '}
                 <span className="text-quiet">{workWords(one, ageOn(one.on))}</span>
               </span>
-              {mayLog && <StrikeButton entry={one} strike={strike} />}
+              {mayLog && (
+                <span className="no-print flex">
+                  <Button
+                    look="quiet"
+                    aria-label={`Mark ${longDay(one.on)}`}
+                    onClick={() => setMarking(one.id)}
+                  >
+                    Mark
+                  </Button>
+                  <StrikeButton entry={one} strike={strike} />
+                </span>
+              )}
             </li>
           ))}
         </ul>
       </section>
+      <Sheet open={marked !== undefined} title="How it went" onClose={() => setMarking(null)}>
+        {marked && (
+          <MarkForm
+            work={marked}
+            onPut={(entry) => {
+              void put(entry, marked.id)
+              setMarking(null)
+            }}
+          />
+        )}
+      </Sheet>
     </main>
   )
 }

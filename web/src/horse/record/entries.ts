@@ -139,6 +139,10 @@ const PAGE_OF: Readonly<Partial<Record<Told['kind'], string>>> = {
   'line-work': 'going',
   thing: 'things',
   care: 'care',
+  ride: 'rides',
+  tack: 'tack',
+  'bit-carry': 'tack',
+  strings: 'tack',
 }
 
 const ofTold = (horseId: string, told: Told): readonly Entry[] => {

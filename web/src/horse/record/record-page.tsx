@@ -58,6 +58,9 @@ const AddSheet = ({ horseId, onClose }: { horseId: string; onClose: () => void }
   </Sheet>
 )
 
+/** Shown at once, and with every press for more: years of a horse are not drawn in a moment. */
+const MORE = 200
+
 /** Everything recorded of a horse, in one time line. */
 const RecordPage = () => {
   const { horseId, line, error, retry } = useHorse()
@@ -69,6 +72,7 @@ const RecordPage = () => {
   const { data: measured, error: noMeasured } = useQuery('measurements', { horseId })
   const [only, setOnly] = useState<EntryKind | null>(null)
   const [isAdding, setAdding] = useState(false)
+  const [most, setMost] = useState(MORE)
   const entries = useMemo(
     () =>
       sessions && care && blocks && attached && told && measured
@@ -121,10 +125,15 @@ const RecordPage = () => {
         </p>
       )}
       <ul>
-        {shown.map((entry) => (
+        {shown.slice(0, most).map((entry) => (
           <Row key={entry.key} entry={entry} />
         ))}
       </ul>
+      {shown.length > most && (
+        <Button className="no-print self-start" onClick={() => setMost(most + MORE)}>
+          Older ones: {shown.length - most} more
+        </Button>
+      )}
       {isAdding && <AddSheet horseId={horseId} onClose={() => setAdding(false)} />}
     </main>
   )

@@ -1,0 +1,55 @@
+import { enterDemo, expect, PHONE, test } from './fixtures'
+import { settleIn } from './this-device'
+
+test.use({ serviceWorkers: 'allow' })
+test.describe.configure({ timeout: 300_000 })
+
+test.describe('on a phone', () => {
+  test.use(PHONE)
+
+  test('a ride is told without signal, what was too much of it is said, and the next one is sized', async ({
+    page,
+    context,
+    demo,
+  }) => {
+    const id = await enterDemo(page, demo)
+    await settleIn(page, Object.keys(id).length)
+    await context.setOffline(true)
+    await page.goto(`${demo.url}/horses/${id.Bittern}/rides`)
+    await expect(page.getByText(/^Ride 1 may be 3 minutes, all of it walk/)).toBeVisible()
+    await page.getByRole('button', { name: 'Add a ride' }).tap()
+    await page.getByLabel('Rider', { exact: true }).fill('Ylva')
+    await page.getByLabel('Helper on the ground').fill('ylva')
+    await page.getByLabel('Walk before, minutes').fill('2')
+    await page.getByLabel('Trot to the left').fill('4')
+    await page.getByRole('button', { name: 'Keep this ride' }).tap()
+    await expect(page.getByText('The rider cannot be the helper.')).toBeVisible()
+    await page.getByLabel('Helper on the ground').fill('')
+    await page.getByRole('button', { name: 'Keep this ride' }).tap()
+    // Kept as it was, with what was against the rules.
+    await expect(
+      page.getByText(
+        'no helper on the ground, too little ground work first, too long, too much trot, reins uneven',
+      ),
+    ).toBeVisible()
+    await expect(page.getByText(/^Ride 2 may be 5 minutes, 1 of them trot/)).toBeVisible()
+    await page.goto(`${demo.url}/horses/${id.Bittern}/tack`)
+    await page.getByRole('button', { name: 'Say what it wears' }).tap()
+    await page.getByLabel('Saddle', { exact: true }).fill('Borrowed one')
+    await page.getByLabel('Mouth, mm').fill('122')
+    await page.getByRole('button', { name: 'This is what it wears' }).tap()
+    await expect(page.getByText('A bit of 127 to 132 mm for this mouth: take 130.')).toBeVisible()
+    await page.getByRole('button', { name: 'Add a carry' }).tap()
+    await page.getByLabel('Minutes with the bit').fill('10')
+    await page.getByLabel('Quiet minutes').fill('12')
+    await page.getByRole('button', { name: 'Keep it' }).tap()
+    await expect(page.getByText('More quiet minutes than minutes.')).toBeVisible()
+    await context.setOffline(false)
+    const ridesKept = async (): Promise<number> => {
+      const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Bittern}/entries`)
+      const { entries } = (await reply.json()) as { entries: { kind: string }[] }
+      return entries.filter(({ kind }) => kind === 'ride').length
+    }
+    await expect.poll(ridesKept, { timeout: 60_000 }).toBe(1)
+  })
+})

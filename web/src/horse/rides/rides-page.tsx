@@ -1,0 +1,80 @@
+import { entriesOf } from '@still-pine/contract/entries-of'
+import { daysBetween } from '@still-pine/core/answer'
+import { ageBounds } from '@still-pine/core/facts'
+import { rideBook } from '@still-pine/core/ride'
+import { EditList } from '../../shared/edit-list'
+import { HorseHeader } from '../../shared/horse-header'
+import { Loading } from '../../shared/loading'
+import { ShutList } from '../../shared/shut-list'
+import { StrikeButton } from '../../shared/strike-button'
+import { useEntries } from '../../shared/use-entries'
+import { useHorse } from '../../shared/use-horse'
+import { useMay } from '../../shared/use-may'
+import { longDay } from '../../shared/words'
+import { RideForm } from './ride-form'
+import { againstWords, nextWords, rideWords } from './sentences'
+
+/** The rides of a horse by number: day 20 of work may be ride 6. */
+const RidesPage = () => {
+  const { horseId, line, error, retry } = useHorse()
+  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
+  const mayLog = useMay('log-answers')
+  if (!line || !entries) return <Loading error={error ?? failed} retry={error ? retry : again} />
+  const { horse, day } = line
+  const aged = { born: horse.born, age: horse.estimate ?? null }
+  const told = entriesOf(entries, 'ride')
+  const { rides, next } = rideBook(
+    told.map((one) => ({ ...one, beganAt: one.beganAt === null ? null : Date.parse(one.beganAt) })),
+    { on: day, ageOn: (on) => ageBounds(aged, on)?.low ?? null },
+  )
+  const items = rides.toReversed().map((one) => ({ ...one, id: one.told.id }))
+  return (
+    <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
+      <HorseHeader horse={horse} today={day} />
+      <ShutList horseId={horseId} shut={line.shut} />
+      <section className="max-w-prose border-l-8 border-ink bg-panel px-3 py-2" role="status">
+        <p className="text-xl font-bold">{nextWords(next)}</p>
+        <p>
+          Ground work first. It ends at its minutes, on the first good one of something new, at a sign that it
+          tires, after a minute tight. Then a slack rein, down after a pause, five minutes walked.
+        </p>
+        <p className="text-quiet">
+          {rides.length} rides, {line.workDays} work days, {daysBetween(horse.arrived, day)} calendar days
+          here.
+        </p>
+      </section>
+      <div className="max-w-prose">
+        <EditList
+          title="Ride book"
+          one="ride"
+          empty="Nobody has ridden it yet. Whoever sits up, however shortly, it is a ride."
+          items={items}
+          mayEdit={mayLog}
+          name={({ number, told: { on } }) => `Ride ${number}, ${longDay(on)}`}
+          words={rideWords}
+          beneath={(ride) =>
+            againstWords(ride).length > 0 && (
+              <p className="font-bold text-stop">{againstWords(ride).join(', ')}</p>
+            )
+          }
+          actions={({ id }) => {
+            const entry = told.find((one) => one.id === id)
+            return entry && <StrikeButton entry={entry} strike={strike} />
+          }}
+          form={(ride, close) => (
+            <RideForm
+              today={day}
+              told={told.find(({ id }) => id === ride?.id) ?? null}
+              onPut={(entry) => {
+                void put(entry, ride?.id)
+                close()
+              }}
+            />
+          )}
+        />
+      </div>
+    </main>
+  )
+}
+
+export default RidesPage
