@@ -1,59 +1,21 @@
 import { entriesOf } from '@still-pine/contract/entries-of'
 import { heat, heatWords } from '@still-pine/core/leave-off'
 import { useState } from 'react'
+import { EntryForm, type EntryField } from '../shared/entry-form'
 import { useEntries } from '../shared/use-entries'
-import { typedNumber, useEntryForm } from '../shared/use-entry-form'
 import { Button } from '../ui/button'
-import { TextField, Tick } from '../ui/inputs'
 import { Sheet } from '../ui/sheet'
 
-const HeatForm = ({
-  day,
-  close,
-  put,
-}: { day: string; close: () => void } & Pick<ReturnType<typeof useEntries>, 'put'>) => {
-  const [airC, setAir] = useState('')
-  const [humidity, setHumidity] = useState('')
-  const [isUsed, setUsed] = useState(true)
-  const { faults, send } = useEntryForm(
-    () => ({
-      kind: 'heat',
-      on: day,
-      ofYard: true,
-      airC: typedNumber(airC),
-      humidityPercent: typedNumber(humidity),
-      usedToHeat: isUsed,
-    }),
-    (entry) => {
-      void put(entry)
-      close()
-    },
-  )
-  return (
-    <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <TextField
-        label="Air, °C"
-        inputMode="decimal"
-        value={airC}
-        error={faults.airC}
-        onChange={({ target }) => setAir(target.value)}
-      />
-      <TextField
-        label="Humidity, %"
-        inputMode="decimal"
-        value={humidity}
-        error={faults.humidityPercent}
-        onChange={({ target }) => setHumidity(target.value)}
-      />
-      <Tick checked={isUsed} onChange={({ target }) => setUsed(target.checked)}>
-        The horses are used to the heat: not in its first two weeks
-      </Tick>
-      <Button look="act" type="submit" className="min-h-14">
-        Keep it for the whole yard, today
-      </Button>
-    </form>
-  )
-}
+const FIELDS: readonly EntryField[] = [
+  { name: 'airC', label: 'Air, °C', as: 'number' },
+  { name: 'humidityPercent', label: 'Humidity, %', as: 'number' },
+  {
+    name: 'usedToHeat',
+    label: 'The horses are used to the heat: not in its first two weeks',
+    as: 'tick',
+    start: true,
+  },
+]
 
 /** How hot it is today, and what that leaves: said on top, and asked for where there is room. */
 export const Heat = ({ horseId, day, place }: { horseId: string; day: string; place: 'top' | 'below' }) => {
@@ -76,7 +38,18 @@ export const Heat = ({ horseId, day, place }: { horseId: string; day: string; pl
         {last ? 'It is otherwise now' : 'Hot today? Say how hot'}
       </Button>
       <Sheet open={isOpen} title="How hot it is" onClose={() => setOpen(false)}>
-        <HeatForm day={day} close={() => setOpen(false)} put={put} />
+        <EntryForm
+          kind="heat"
+          today={day}
+          told={null}
+          fields={FIELDS}
+          read={(values) => ({ ...values, ofYard: true })}
+          submit="Keep it for the whole yard, today"
+          onPut={(entry) => {
+            void put(entry)
+            setOpen(false)
+          }}
+        />
       </Sheet>
     </div>
   )

@@ -4,7 +4,7 @@ import { useQuery } from '../app/client'
 import { saveHere } from '../offline/save'
 
 /** What is put of an entry that is listed. */
-const asPut = ({ id: _id, byName: _by, ...entry }: Entry): PutEntry => entry as PutEntry
+export const asPut = ({ id: _id, byName: _by, ...entry }: Entry): PutEntry => entry as PutEntry
 
 export interface Entries {
   /** What is told of the horse and of its yard; nothing while it is on its way. */

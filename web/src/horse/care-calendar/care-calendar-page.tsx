@@ -1,26 +1,15 @@
-import type { Check, Entry, PutEntry } from '@still-pine/contract'
+import type { Check, Entry } from '@still-pine/contract'
 import { entriesOf } from '@still-pine/contract/entries-of'
-import {
-  CARE_KINDS,
-  careCalendar,
-  isTheVets,
-  type CareDone,
-  type CareKind,
-} from '@still-pine/core/care-calendar'
+import { CARE_KINDS, careCalendar, type CareDone, type CareKind } from '@still-pine/core/care-calendar'
 import { ageBounds } from '@still-pine/core/facts'
-import { useState } from 'react'
 import { CARE_WORDS } from '../../shared/entry-words'
-import { EditList } from '../../shared/edit-list'
+import type { EntryField } from '../../shared/entry-form'
+import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
-import { StrikeButton } from '../../shared/strike-button'
 import { useEntries } from '../../shared/use-entries'
-import { typedNumber, useEntryForm } from '../../shared/use-entry-form'
 import { useHorse } from '../../shared/use-horse'
-import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
-import { Button } from '../../ui/button'
-import { ChoiceField, TextField } from '../../ui/inputs'
 import { useCare } from '../use-care'
 
 const CARE_OF_CHECK: Readonly<Partial<Record<Check['kind'], CareKind>>> = {
@@ -41,59 +30,17 @@ const doneIn = (checks: readonly Check[], entries: readonly Entry[]): readonly C
   ...entriesOf(entries, 'care'),
 ]
 
-interface FormProps {
-  readonly today: string
-  readonly onPut: (entry: PutEntry) => void
-}
-
-const CareForm = ({ today, onPut }: FormProps) => {
-  const [care, setCare] = useState<CareKind>('hooves')
-  const [on, setOn] = useState(today)
-  const [from, setFrom] = useState('')
-  const [by, setBy] = useState('')
-  const { faults, send } = useEntryForm(
-    () => ({ kind: 'care', on, care, minDays: typedNumber(from), maxDays: typedNumber(by) }),
-    onPut,
-  )
-  return (
-    <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <ChoiceField
-        label="What was done"
-        words={CARE_KINDS.map((kind) => [kind, CARE_WORDS[kind]] as const)}
-        value={care}
-        onChange={({ target }) => setCare(target.value as CareKind)}
-      />
-      <TextField
-        label="On"
-        type="date"
-        max={today}
-        value={on}
-        error={faults.on}
-        onChange={({ target }) => setOn(target.value)}
-      />
-      <div className="grid grid-cols-2 gap-3">
-        <TextField
-          label="Again from day"
-          hint={isTheVets(care) ? 'the vet says it' : 'or leave it: the usual'}
-          inputMode="numeric"
-          value={from}
-          error={faults.minDays}
-          onChange={({ target }) => setFrom(target.value)}
-        />
-        <TextField
-          label="By day"
-          inputMode="numeric"
-          value={by}
-          error={faults.maxDays}
-          onChange={({ target }) => setBy(target.value)}
-        />
-      </div>
-      <Button look="act" type="submit" className="min-h-14">
-        Keep it
-      </Button>
-    </form>
-  )
-}
+const fieldsOn = (today: string): readonly EntryField[] => [
+  { name: 'care', label: 'What was done', as: CARE_KINDS.map((kind) => [kind, CARE_WORDS[kind]] as const) },
+  { name: 'on', label: 'On', as: 'day', start: today },
+  {
+    name: 'minDays',
+    label: 'Again from day',
+    hint: 'or leave it: the usual; of vaccinations and holds the vet says it',
+    as: 'number',
+  },
+  { name: 'maxDays', label: 'By day', as: 'number' },
+]
 
 const SAYS = { never: 'not recorded here yet', 'not-yet': '', due: 'due now', late: 'late' } as const
 
@@ -101,8 +48,7 @@ const SAYS = { never: 'not recorded here yet', 'not-yet': '', due: 'due now', la
 const CareCalendarPage = () => {
   const { horseId, line, error, retry } = useHorse()
   const { data: care } = useCare(horseId)
-  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
-  const mayLog = useMay('log-answers')
+  const { entries, error: failed, retry: again, ...book } = useEntries(horseId)
   if (!line || !entries || !care) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const age = ageBounds({ born: horse.born, age: horse.estimate ?? null }, day)
@@ -139,28 +85,22 @@ const CareCalendarPage = () => {
             and holds are due when the vet says so.
           </p>
         </section>
-        <EditList
+        <EntryList
+          kind="care"
+          book={book}
+          today={day}
           title="Done"
           one="time"
           empty="Nothing yet. Looks at feet, mouth and saddle under Checks count too."
           items={entriesOf(entries, 'care').toReversed()}
-          mayEdit={mayLog}
           name={({ care: kind }) => CARE_WORDS[kind]}
           words={({ on, minDays, maxDays, byName }) =>
             [longDay(on), minDays === null ? '' : `again after ${minDays} to ${maxDays} days`, byName]
               .filter(Boolean)
               .join('; ')
           }
-          actions={(one) => <StrikeButton entry={one} strike={strike} />}
-          form={(told, close) => (
-            <CareForm
-              today={day}
-              onPut={(entry) => {
-                void put(entry, told?.id)
-                close()
-              }}
-            />
-          )}
+          fields={fieldsOn(day)}
+          submit="Keep it"
         />
       </div>
     </main>

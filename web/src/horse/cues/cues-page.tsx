@@ -1,22 +1,32 @@
 import { entriesOf } from '@still-pine/contract/entries-of'
-import { EditList } from '../../shared/edit-list'
+import { sameCue } from '@still-pine/core/cues'
+import type { EntryField } from '../../shared/entry-form'
+import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
-import { StrikeButton } from '../../shared/strike-button'
 import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
-import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
 import { Button } from '../../ui/button'
-import { CueForm } from './cue-form'
 import { cueWords, findingsIn } from '../../shared/cue-words'
-import { ToolForm } from './tool-form'
+import { cueFields } from './cue-fields'
+
+const TOOL_FIELDS: readonly EntryField[] = [
+  { name: 'tool', label: 'Tool', hint: 'flag, stick, rope' },
+  {
+    name: 'tellApart',
+    label: 'What tells the one from the other',
+    hint: 'body turned away, tool still; with commas between',
+    as: 'list',
+  },
+  { name: 'drives', label: 'It drives the horse', as: 'tick', start: true },
+  { name: 'accepted', label: 'The horse is to bear it', as: 'tick' },
+]
 
 /** One signal, one meaning: the cues of a horse and its yard, and what in them a horse cannot tell apart. */
 const CuesPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
-  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
-  const mayLog = useMay('log-answers')
+  const { entries, error: failed, retry: again, ...book } = useEntries(horseId)
   if (!line || !program || !entries) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const findings = findingsIn(entries)
@@ -45,51 +55,40 @@ const CuesPage = () => {
         </p>
       )}
       <div className="grid gap-8 desk:grid-cols-2">
-        <EditList
+        <EntryList
+          kind="cue"
+          book={book}
+          today={day}
           title="Cues"
           one="cue"
           empty="None yet. Write down how it is asked, so that the next person asks the same way."
           items={cues}
-          mayEdit={mayLog}
           name={({ meaning }) => meaning}
           words={cueWords}
-          actions={(cue) => <StrikeButton entry={cue} strike={strike} />}
-          form={(told, close) => (
-            <CueForm
-              today={day}
-              program={program}
-              told={told}
-              others={cues.filter(({ id }) => id !== told?.id)}
-              onPut={(entry) => {
-                void put(entry, told?.id)
-                close()
-              }}
-            />
-          )}
+          fields={cueFields(program)}
+          faultsIn={(entry, told) =>
+            cues.some((cue) => cue.id !== told?.id && sameCue(cue, { ...entry, id: '' }))
+              ? { meaning: 'This cue stands in the book already.' }
+              : {}
+          }
+          submit="Keep this cue"
         />
-        <EditList
+        <EntryList
+          kind="tool"
+          book={book}
+          today={day}
           title="Tools"
           one="tool"
           empty="None yet. A flag that drives and is to be borne needs something that tells the one from the other."
           items={entriesOf(entries, 'tool')}
-          mayEdit={mayLog}
           name={({ tool }) => tool}
           words={({ drives, accepted, tellApart }) =>
             [drives ? 'drives' : '', accepted ? 'is borne' : '', tellApart.join(', ')]
               .filter(Boolean)
               .join('; ')
           }
-          actions={(tool) => <StrikeButton entry={tool} strike={strike} />}
-          form={(told, close) => (
-            <ToolForm
-              today={day}
-              told={told}
-              onPut={(entry) => {
-                void put(entry, told?.id)
-                close()
-              }}
-            />
-          )}
+          fields={TOOL_FIELDS}
+          submit="Keep this tool"
         />
       </div>
       {cues.length > 0 && (

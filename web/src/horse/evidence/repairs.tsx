@@ -1,18 +1,14 @@
-import type { PutEntry } from '@still-pine/contract'
 import { entriesOf } from '@still-pine/contract/entries-of'
 import { count } from '@still-pine/core/answer'
 import { repairsByFault } from '@still-pine/core/patterns'
 import type { Program, Step } from '@still-pine/core/program'
-import { useState } from 'react'
-import { EditList } from '../../shared/edit-list'
-import { StrikeButton } from '../../shared/strike-button'
+import type { EntryField } from '../../shared/entry-form'
+import { EntryList } from '../../shared/entry-list'
 import { useEntries } from '../../shared/use-entries'
-import { useEntryForm } from '../../shared/use-entry-form'
 import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
 import { Button } from '../../ui/button'
 import { Fold } from '../../ui/fold'
-import { TextField, Tick } from '../../ui/inputs'
 
 type Outcome = ReturnType<typeof repairsByFault>[number]
 
@@ -29,55 +25,11 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`
 const rowWords = ({ tried, worked, low, high }: Outcome['rows'][number]): string =>
   `gone ${worked} of ${count(tried, 'time')} after (${percent(low)} to ${percent(high)})`
 
-const OwnFaultForm = ({
-  step,
-  school,
-  today,
-  onPut,
-}: {
-  readonly step: string
-  readonly school: string
-  readonly today: string
-  readonly onPut: (entry: PutEntry) => void
-}) => {
-  const [fault, setFault] = useState('')
-  const [repair, setRepair] = useState('')
-  const [isOfSchool, setOfSchool] = useState(false)
-  const { faults, send } = useEntryForm(
-    () => ({
-      kind: 'own-fault',
-      on: today,
-      ofYard: true,
-      step,
-      school: isOfSchool ? school : null,
-      fault,
-      repair,
-    }),
-    onPut,
-  )
-  return (
-    <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <TextField
-        label="What goes wrong"
-        value={fault}
-        error={faults.fault}
-        onChange={({ target }) => setFault(target.value)}
-      />
-      <TextField
-        label="Its repair"
-        value={repair}
-        error={faults.repair}
-        onChange={({ target }) => setRepair(target.value)}
-      />
-      <Tick checked={isOfSchool} onChange={({ target }) => setOfSchool(target.checked)}>
-        Only in this school
-      </Tick>
-      <Button look="act" type="submit" className="min-h-14">
-        Keep this fault
-      </Button>
-    </form>
-  )
-}
+const FIELDS: readonly EntryField[] = [
+  { name: 'fault', label: 'What goes wrong' },
+  { name: 'repair', label: 'Its repair' },
+  { name: 'school', label: 'Only in this school', as: 'tick', show: (school) => school !== null },
+]
 
 interface Props {
   readonly horseId: string
@@ -89,6 +41,7 @@ interface Props {
 /** Which repair was tried at which fault of a step, and how it went after. */
 export const Repairs = ({ horseId, step, program, today }: Props) => {
   const { entries = [], put, strike } = useEntries(horseId)
+  const school = program.copyOf ?? program.school
   const mayLog = useMay('log-answers')
   const tried = entriesOf(entries, 'repair').filter((one) => one.step === step.key)
   const open = tried.filter(({ worked }) => worked === null)
@@ -127,26 +80,24 @@ export const Repairs = ({ horseId, step, program, today }: Props) => {
               </div>
             )
           })}
-        <EditList
+        <EntryList
+          kind="own-fault"
+          book={{ put, strike }}
+          today={today}
           title="Faults of our own"
           one="fault"
           empty="None: the card names the usual ones. Add what this yard sees beside them."
           items={own}
-          mayEdit={mayLog}
           name={({ fault }) => fault}
           words={({ repair }) => repair}
-          actions={(one) => <StrikeButton entry={one} strike={strike} />}
-          form={(told, close) => (
-            <OwnFaultForm
-              step={step.key}
-              school={program.copyOf ?? program.school}
-              today={told?.on ?? today}
-              onPut={(entry) => {
-                void put(entry, told?.id)
-                close()
-              }}
-            />
-          )}
+          fields={FIELDS}
+          read={(values) => ({
+            ...values,
+            step: step.key,
+            ofYard: true,
+            school: values.school === true ? school : null,
+          })}
+          submit="Keep this fault"
         />
       </div>
     </Fold>

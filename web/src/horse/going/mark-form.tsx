@@ -1,20 +1,30 @@
 import type { PutEntry } from '@still-pine/contract'
 import type { EntryOf } from '@still-pine/contract/entries-of'
-import { useState } from 'react'
-import { typedNumber, useEntryForm } from '../../shared/use-entry-form'
-import { Button } from '../../ui/button'
-import { ChoiceField, TextField } from '../../ui/inputs'
+import { EntryForm, SIDE_WORDS, typedNumber, type EntryField } from '../../shared/entry-form'
 import { FEATURE_NAMES } from './sentences'
 
 const FEATURES = ['stretch', 'swing', 'rhythm', 'behindVertical', 'hollow', 'braces'] as const
 
-const MARKS: readonly (readonly [string, string])[] = [
+const MARKS = [
   ['', 'not looked at'],
   ['0', '0: not at all'],
   ['1', '1'],
   ['2', '2'],
   ['3', '3: all the time'],
+] as const
+
+const FIELDS: readonly EntryField[] = [
+  { name: 'rein', label: 'Rein', as: SIDE_WORDS.slice(1) },
+  { name: 'minute', label: 'At minute', as: 'number', of: 'going' },
+  ...FEATURES.map((name) => ({
+    name,
+    label: FEATURE_NAMES[name],
+    as: MARKS,
+    read: (typed: string) => typedNumber(typed),
+  })),
 ]
+
+const NEW_NOTE = { rein: 'left', minute: '', ...Object.fromEntries(FEATURES.map((one) => [one, ''])) }
 
 interface Props {
   readonly work: EntryOf<'line-work'>
@@ -22,57 +32,15 @@ interface Props {
 }
 
 /** How it went on a rein, marked after. */
-export const MarkForm = ({ work, onPut }: Props) => {
-  const [rein, setRein] = useState<'left' | 'right'>('left')
-  const [minute, setMinute] = useState('')
-  const [marks, setMarks] = useState<Readonly<Record<string, string>>>({})
-  const { id: _id, byName: _by, ...told } = work
-  const { faults, send } = useEntryForm(
-    () => ({
-      ...told,
-      going: [
-        ...told.going,
-        {
-          rein,
-          minute: typedNumber(minute) ?? 0,
-          ...Object.fromEntries(FEATURES.map((one) => [one, typedNumber(marks[one] ?? '')])),
-        },
-      ],
-    }),
-    onPut,
-  )
-  return (
-    <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <div className="grid grid-cols-2 gap-3">
-        <ChoiceField
-          label="Rein"
-          words={[
-            ['left', 'left'],
-            ['right', 'right'],
-          ]}
-          value={rein}
-          onChange={({ target }) => setRein(target.value as 'left' | 'right')}
-        />
-        <TextField
-          label="At minute"
-          inputMode="decimal"
-          value={minute}
-          error={faults.going}
-          onChange={({ target }) => setMinute(target.value)}
-        />
-        {FEATURES.map((one) => (
-          <ChoiceField
-            key={one}
-            label={FEATURE_NAMES[one]}
-            words={MARKS}
-            value={marks[one] ?? ''}
-            onChange={({ target }) => setMarks({ ...marks, [one]: target.value })}
-          />
-        ))}
-      </div>
-      <Button look="act" type="submit" className="min-h-14">
-        Keep these marks
-      </Button>
-    </form>
-  )
-}
+export const MarkForm = ({ work, onPut }: Props) => (
+  <EntryForm
+    kind="line-work"
+    today={work.on}
+    told={work}
+    fields={FIELDS}
+    start={NEW_NOTE}
+    read={(note) => ({ going: [...work.going, { ...note, minute: note.minute ?? 0 }] })}
+    submit={[['Keep these marks', {}]]}
+    onPut={onPut}
+  />
+)

@@ -2,23 +2,20 @@ import { entriesOf } from '@still-pine/contract/entries-of'
 import { daysBetween } from '@still-pine/core/answer'
 import { ageBounds } from '@still-pine/core/facts'
 import { rideBook } from '@still-pine/core/ride'
-import { EditList } from '../../shared/edit-list'
+import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
 import { ShutList } from '../../shared/shut-list'
-import { StrikeButton } from '../../shared/strike-button'
 import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
-import { useMay } from '../../shared/use-may'
 import { longDay } from '../../shared/words'
-import { RideForm } from './ride-form'
+import { partsOf, rideFields, rideFrom } from './ride-fields'
 import { againstWords, nextWords, rideWords } from './sentences'
 
 /** The rides of a horse by number: day 20 of work may be ride 6. */
 const RidesPage = () => {
   const { horseId, line, error, retry } = useHorse()
-  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
-  const mayLog = useMay('log-answers')
+  const { entries, error: failed, retry: again, ...book } = useEntries(horseId)
   if (!line || !entries) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const aged = { born: horse.born, age: horse.estimate ?? null }
@@ -27,7 +24,7 @@ const RidesPage = () => {
     told.map((one) => ({ ...one, beganAt: one.beganAt === null ? null : Date.parse(one.beganAt) })),
     { on: day, ageOn: (on) => ageBounds(aged, on)?.low ?? null },
   )
-  const items = rides.toReversed().map((one) => ({ ...one, id: one.told.id }))
+  const numbered = new Map(rides.map((one) => [one.told.id, one]))
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
       <HorseHeader horse={horse} today={day} />
@@ -44,33 +41,24 @@ const RidesPage = () => {
         </p>
       </section>
       <div className="max-w-prose">
-        <EditList
+        <EntryList
+          kind="ride"
+          book={book}
+          today={day}
           title="Ride book"
           one="ride"
           empty="Nobody has ridden it yet. Whoever sits up, however shortly, it is a ride."
-          items={items}
-          mayEdit={mayLog}
-          name={({ number, told: { on } }) => `Ride ${number}, ${longDay(on)}`}
-          words={rideWords}
-          beneath={(ride) =>
-            againstWords(ride).length > 0 && (
-              <p className="font-bold text-stop">{againstWords(ride).join(', ')}</p>
-            )
-          }
-          actions={({ id }) => {
-            const entry = told.find((one) => one.id === id)
-            return entry && <StrikeButton entry={entry} strike={strike} />
+          items={told.toReversed().filter(({ id }) => numbered.has(id))}
+          name={({ id, on }) => `Ride ${numbered.get(id)!.number}, ${longDay(on)}`}
+          words={({ id }) => rideWords(numbered.get(id)!)}
+          beneath={({ id }) => {
+            const against = againstWords(numbered.get(id)!)
+            return against.length > 0 && <p className="font-bold text-stop">{against.join(', ')}</p>
           }}
-          form={(ride, close) => (
-            <RideForm
-              today={day}
-              told={told.find(({ id }) => id === ride?.id) ?? null}
-              onPut={(entry) => {
-                void put(entry, ride?.id)
-                close()
-              }}
-            />
-          )}
+          fields={rideFields(day)}
+          start={partsOf}
+          read={rideFrom}
+          submit="Keep this ride"
         />
       </div>
     </main>

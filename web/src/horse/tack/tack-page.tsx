@@ -5,10 +5,10 @@ import { ageBounds } from '@still-pine/core/facts'
 import { bitSize, strings, tackBook } from '@still-pine/core/ride'
 import { useState } from 'react'
 import { useQuery } from '../../app/client'
-import { EditList } from '../../shared/edit-list'
+import { EntryForm } from '../../shared/entry-form'
+import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
-import { StrikeButton } from '../../shared/strike-button'
 import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
 import { useMay } from '../../shared/use-may'
@@ -16,7 +16,7 @@ import { longDay } from '../../shared/words'
 import { Button } from '../../ui/button'
 import { Sheet } from '../../ui/sheet'
 import { useCare } from '../use-care'
-import { CarryForm, StringsForm, TackForm } from './tack-forms'
+import { CARRY_FIELDS, STRINGS_FIELDS, WORN_FIELDS } from './tack-fields'
 
 type Book = ReturnType<typeof tackBook>
 
@@ -145,53 +145,45 @@ const TackPage = () => {
           </section>
         </div>
         <div className="flex flex-col gap-4">
-          <EditList
+          <EntryList
+            kind="bit-carry"
+            book={{ put, strike }}
+            today={day}
             title="Bit carried"
             one="carry"
             empty="Nothing yet. Carried quietly first: a contact comes after."
             items={carried.toReversed()}
-            mayEdit={mayLog}
             name={({ on }) => longDay(on)}
             words={({ minutes, quietMinutes, byName }) =>
               `${minutes} minutes, ${quietMinutes} of them quiet; ${byName}`
             }
-            actions={(one) => <StrikeButton entry={one} strike={strike} />}
-            form={(told, close) => (
-              <CarryForm
-                today={told?.on ?? day}
-                onPut={(entry) => {
-                  void put(entry, told?.id)
-                  close()
-                }}
-              />
-            )}
+            fields={CARRY_FIELDS}
+            submit="Keep it"
           />
-          <EditList
+          <EntryList
+            kind="strings"
+            book={{ put, strike }}
+            today={day}
             title="Strings"
             one="length"
             items={strung.toReversed()}
-            mayEdit={mayLog}
             name={({ on }) => longDay(on)}
             words={({ cm, well, noseAhead }) =>
               `${cm} cm, ${well ? 'went well' : 'did not go well'}${noseAhead ? '' : ', the nose came behind'}`
             }
-            actions={(one) => <StrikeButton entry={one} strike={strike} />}
-            form={(told, close) => (
-              <StringsForm
-                today={told?.on ?? day}
-                onPut={(entry) => {
-                  void put(entry, told?.id)
-                  close()
-                }}
-              />
-            )}
+            fields={STRINGS_FIELDS}
+            submit="Keep it"
           />
         </div>
       </div>
       <Sheet open={isChanging} title="What it wears" onClose={() => setChanging(false)}>
-        <TackForm
+        <EntryForm
+          kind="tack"
           today={day}
-          worn={now}
+          told={now ?? null}
+          fields={WORN_FIELDS}
+          read={(values) => ({ ...values, on: day })}
+          submit={[['This is what it wears', {}]]}
           onPut={(entry) => {
             void put(entry)
             setChanging(false)

@@ -1,21 +1,15 @@
-import type { PutEntry } from '@still-pine/contract'
 import { entriesOf } from '@still-pine/contract/entries-of'
 import { thingsRegister } from '@still-pine/core/jumping'
 import { countersOf, timesInWords } from '@still-pine/core/counters'
-import { useState } from 'react'
 import { useQuery } from '../../app/client'
-import { EditList } from '../../shared/edit-list'
+import { SIDE_WORDS, type EntryField } from '../../shared/entry-form'
+import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
-import { StrikeButton } from '../../shared/strike-button'
 import { useEntries } from '../../shared/use-entries'
-import { useEntryForm } from '../../shared/use-entry-form'
 import { useHorse } from '../../shared/use-horse'
-import { useMay } from '../../shared/use-may'
 import { whereNow } from '../../shared/where'
 import { longDay } from '../../shared/words'
-import { Button } from '../../ui/button'
-import { ChoiceField, TextField } from '../../ui/inputs'
 
 type Register = ReturnType<typeof thingsRegister>
 type Shown = Register['things'][number]
@@ -40,70 +34,22 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`
 const nextWords = ({ shown, good, next }: Register): string =>
   `${shown} new ${shown === 1 ? 'thing' : 'things'}, ${good} went well: the next one about ${percent(next.chance)} (${percent(next.low)} to ${percent(next.high)})${next.says === 'hardly-known' ? '; hardly known yet' : ''}.`
 
-interface FormProps {
-  readonly today: string
-  readonly known: readonly string[]
-  readonly onPut: (entry: PutEntry) => void
-}
+const fieldsFor = (known: readonly string[]): readonly EntryField[] => [
+  { name: 'thing', label: 'Thing', hint: 'water tray, tarp, tractor', suggested: known },
+  { name: 'side', label: 'Side', as: SIDE_WORDS },
+  { name: 'where', label: 'Where', start: whereNow() ?? '' },
+]
 
-const ShowingForm = ({ today, known, onPut }: FormProps) => {
-  const [thing, setThing] = useState('')
-  const [side, setSide] = useState<'left' | 'right' | 'both'>('both')
-  const [where, setWhere] = useState(whereNow() ?? '')
-  const [isGood, setGood] = useState(true)
-  const { faults, send } = useEntryForm(
-    () => ({ kind: 'thing', on: today, thing, side, where, good: isGood }),
-    onPut,
-  )
-  return (
-    <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <TextField
-        label="Thing"
-        hint="water tray, tarp, tractor"
-        list="things-known"
-        value={thing}
-        error={faults.thing}
-        onChange={({ target }) => setThing(target.value)}
-      />
-      <datalist id="things-known">
-        {known.map((one) => (
-          <option key={one} value={one} />
-        ))}
-      </datalist>
-      <ChoiceField
-        label="Side"
-        words={[
-          ['both', 'both sides'],
-          ['left', 'left'],
-          ['right', 'right'],
-        ]}
-        value={side}
-        onChange={({ target }) => setSide(target.value as 'left' | 'right' | 'both')}
-      />
-      <TextField
-        label="Where"
-        value={where}
-        error={faults.where}
-        onChange={({ target }) => setWhere(target.value)}
-      />
-      <div className="grid grid-cols-2 gap-2">
-        <Button look="act" type="submit" className="min-h-16" onClick={() => setGood(true)}>
-          It went well
-        </Button>
-        <Button type="submit" className="min-h-16" onClick={() => setGood(false)}>
-          It did not
-        </Button>
-      </div>
-    </form>
-  )
-}
+const WENT = [
+  ['It went well', { good: true }],
+  ['It did not', { good: false }],
+] as const
 
 /** The things of the yard a horse was shown, beside the six kinds that its steps bring. */
 const ThingsPage = () => {
   const { horseId, line, program, error, retry } = useHorse()
   const { data: worked } = useQuery('worked', { horseId })
-  const { entries, error: failed, retry: again, put, strike } = useEntries(horseId)
-  const mayLog = useMay('log-answers')
+  const { entries, error: failed, retry: again, ...book } = useEntries(horseId)
   if (!line || !program || !entries) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const showings = entriesOf(entries, 'thing')
@@ -143,28 +89,21 @@ const ThingsPage = () => {
             ))}
           </ul>
         </section>
-        <EditList
+        <EntryList
+          kind="thing"
+          book={book}
+          today={day}
           title="Shown"
           one="showing"
           items={showings.toReversed()}
-          mayEdit={mayLog}
           name={({ thing }) => thing}
           words={({ on, side, where, good, byName }) =>
             [longDay(on), side, where, good ? 'went well' : 'did not go well', byName]
               .filter(Boolean)
               .join('; ')
           }
-          actions={(one) => <StrikeButton entry={one} strike={strike} />}
-          form={(told, close) => (
-            <ShowingForm
-              today={told?.on ?? day}
-              known={register.things.map(({ thing }) => thing)}
-              onPut={(entry) => {
-                void put(entry, told?.id)
-                close()
-              }}
-            />
-          )}
+          fields={fieldsFor(register.things.map(({ thing }) => thing))}
+          submit={WENT}
         />
       </div>
     </main>

@@ -6,7 +6,7 @@ import { WhyForm } from '../../shared/why-form'
 import { withDays } from '../../shared/words'
 import { Button } from '../../ui/button'
 import { ChoiceField, TextField } from '../../ui/inputs'
-import { typedNumber } from '../../shared/use-entry-form'
+import { typedNumber } from '../../shared/entry-form'
 import { linePermit } from './permitted'
 import type { LineRun } from './run'
 
