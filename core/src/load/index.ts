@@ -13,4 +13,4 @@ export {
 export { circle, lungeLoad, type Lunged } from './lunge'
 export { lineWarnings, lineWork, reinToEven, type LineWork, type LineWorked } from './line-work'
 export { gaitPresses, STEPS_OF_GAIT, type Going, type Press } from './presses'
-export { strides } from './strides'
+export { strides, strideWords } from './strides'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { strideWords } from './strides'
 import { lineWarnings, lineWork, reinToEven } from './line-work'
 import type { Press } from './presses'
 
@@ -19,6 +20,15 @@ const total = (work: ReturnType<typeof lineWork>): number => work.leftMinutes + 
 
 const worked = (presses: readonly Press[], endAt: number, ageLowMonths: number | null = 40) =>
   lineWork({ rein: 'left', presses, endAt, diameterM: 18 }, ageLowMonths)
+
+describe('strides to an answer', () => {
+  it('is one measure at every gait, and a small horse takes more of them', () => {
+    expect(strideWords(2.1, 'trot', null)).toBe('2.8 strides of trot: in time')
+    expect(strideWords(2.1, 'walk', null)).toBe('1.9 strides of walk: prompt')
+    expect(strideWords(2.1, 'canter', 162.56)).toBe('3.8 strides of canter: late')
+    expect(strideWords(2.1, 'trot', 121.92)).toBe('3.2 strides of trot: late')
+  })
+})
 
 describe('work on the line', () => {
   it('comes to the same however often a reload cuts the stream of presses', () => {

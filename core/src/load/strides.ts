@@ -24,3 +24,17 @@ export const strides = ({ seconds, gait, lagSeconds, withersCm }: Answered) => {
       : ('late' as const)
   return { strideSeconds, strides: taken, says }
 }
+
+type Judged = ReturnType<typeof strides>
+
+const SAYS: Readonly<Record<Judged['says'], string>> = {
+  prompt: 'prompt',
+  'in-time': 'in time',
+  late: 'late',
+}
+
+/** "2.8 strides of trot: in time", of the seconds that an answer took without the person's lag. */
+export const strideWords = (seconds: number, gait: Going, withersCm: number | null): string => {
+  const judged = strides({ seconds, gait, lagSeconds: 0, withersCm: withersCm ?? WITHERS_CM })
+  return `${judged.strides.toFixed(1)} strides of ${gait}: ${SAYS[judged.says]}`
+}

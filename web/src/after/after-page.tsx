@@ -1,3 +1,4 @@
+import type { Horse } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
 import { count } from '@still-pine/core/answer'
 import type { Program } from '@still-pine/core/program'
@@ -14,7 +15,7 @@ import { SessionNote } from './session-note'
 import { SessionSheet } from './session-sheet'
 
 /** One session on one sheet: its steps with what changed, where to go on, how it was, the note. */
-const OneSession = ({ id, program }: { id: string; program: Program }) => {
+const OneSession = ({ id, horse, program }: { id: string; horse: Horse; program: Program }) => {
   const { data: me } = useQuery('me')
   const { data, error, refetch } = useQuery('session', { sessionId: id })
   const changes = useQuery('sessionChanges', { sessionId: id })
@@ -41,6 +42,7 @@ const OneSession = ({ id, program }: { id: string; program: Program }) => {
           program={program}
           personId={me.person.id}
           mayMend={mayDo(me.person.role, 'mend-answers')}
+          withersCm={horse.heightCm}
         />
         <RecallForm
           session={session}
@@ -97,7 +99,7 @@ const AfterPage = () => {
       </div>
       {waiting > 0 && <p role="status">{waiting} of this device’s answers are still on their way here.</p>}
       {chosen ? (
-        <OneSession key={chosen} id={chosen} program={program} />
+        <OneSession key={chosen} id={chosen} horse={line.horse} program={program} />
       ) : (
         <div className="flex flex-col items-start gap-3">
           <p className="text-lg">Nothing was logged for {line.horse.name} yet.</p>

@@ -1,7 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod'
 import { CalmSchema, GradeSchema, SideSchema, type SavedAnswer } from '@still-pine/contract'
 import { calmWord, gradeWord, type Grade } from '@still-pine/core/answer'
-import { markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
+import { strideWords } from '@still-pine/core/load'
+import { amountIn, markOf, rungAt, rungName, type Step } from '@still-pine/core/program'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
@@ -17,6 +18,8 @@ interface Props {
   readonly step: Step
   readonly personId: string
   readonly mayMend: boolean
+  /** How high the horse stands, where that is known. */
+  readonly withersCm: number | null
 }
 
 const Mended = z.object({
@@ -77,13 +80,22 @@ const Mending = ({ answer, step, personId, close }: Props & { close: () => void 
   )
 }
 
-const wordsOf = (answer: SavedAnswer, step: Step): string =>
+/** How long it took, and in strides where it was asked at a gait; a hold is as long as it was asked to be. */
+const timeWords = ({ seconds, rung }: SavedAnswer, step: Step, withersCm: number | null): string => {
+  if (seconds === null) return ''
+  const data = step.does?.[rungAt(step, rung) - 1]
+  const gait = data?.pace
+  const isPrompt = step.kind === 'ask' && gait !== undefined && gait !== 'stand' && amountIn(data) === null
+  return isPrompt ? `${seconds} s, ${strideWords(seconds, gait, withersCm)}` : `${seconds} s`
+}
+
+const wordsOf = (answer: SavedAnswer, step: Step, withersCm: number | null): string =>
   [
     answer.side === 'none' ? '' : answer.side,
     rungName(step, rungAt(step, answer.rung)),
     gradeWord(step.kind, answer.grade),
     answer.calm === null ? 'calm not noted' : calmWord(answer.calm),
-    answer.seconds === null ? '' : `${answer.seconds} s`,
+    timeWords(answer, step, withersCm),
     answer.byChance ? 'by chance' : '',
     answer.recalled ? 'recalled' : '',
     answer.fault ?? '',
@@ -96,14 +108,16 @@ const wordsOf = (answer: SavedAnswer, step: Step): string =>
 
 /** One answer; a mended or taken-back one stays, struck through, with who and why. */
 export const AnswerRow = (props: Props) => {
-  const { answer, step, mayMend } = props
+  const { answer, step, mayMend, withersCm } = props
   const [isOpen, setOpen] = useState(false)
   return (
     <li className="border-t border-line py-1">
       <div className="flex flex-wrap items-center justify-between gap-x-3">
         <span>
           <span className="text-quiet">{clock(answer.at)}</span>{' '}
-          <span className={answer.voided ? 'text-quiet line-through' : ''}>{wordsOf(answer, step)}</span>
+          <span className={answer.voided ? 'text-quiet line-through' : ''}>
+            {wordsOf(answer, step, withersCm)}
+          </span>
           {answer.replaces && !answer.voided && <span className="text-quiet"> (mended)</span>}
           {answer.voided && (
             <span className="text-quiet">

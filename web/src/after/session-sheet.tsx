@@ -13,6 +13,7 @@ interface SheetProps {
   readonly program: Program
   readonly personId: string
   readonly mayMend: boolean
+  readonly withersCm: number | null
 }
 
 interface RowProps extends Omit<SheetProps, 'program'> {
@@ -45,7 +46,7 @@ const SideMarks = ({ step, side, answers }: { step: Step; side: Side; answers: r
 }
 
 /** One step of the session: its marks left and right, what changed beside them, its answers one by one on touch. */
-const StepRow = ({ step, answers, changes, personId, mayMend }: RowProps) => {
+const StepRow = ({ step, answers, changes, ...row }: RowProps) => {
   const [isOpen, setOpen] = useState(false)
   const Chevron = isOpen ? ChevronUp : ChevronDown
   return (
@@ -79,7 +80,7 @@ const StepRow = ({ step, answers, changes, personId, mayMend }: RowProps) => {
       {isOpen && (
         <ol className="py-1 desk:pl-7">
           {answers.map((answer) => (
-            <AnswerRow key={answer.id} answer={answer} step={step} personId={personId} mayMend={mayMend} />
+            <AnswerRow key={answer.id} answer={answer} step={step} {...row} />
           ))}
         </ol>
       )}
@@ -88,7 +89,7 @@ const StepRow = ({ step, answers, changes, personId, mayMend }: RowProps) => {
 }
 
 /** The session at a glance: a row a step, marks left and right, what changed beside it. */
-export const SessionSheet = ({ answers, changes, program, personId, mayMend }: SheetProps) => {
+export const SessionSheet = ({ answers, changes, program, ...row }: SheetProps) => {
   const keys = [...new Set(answers.map(({ step }) => step))]
   return (
     <section aria-label="Steps of the session">
@@ -111,8 +112,7 @@ export const SessionSheet = ({ answers, changes, program, personId, mayMend }: S
               step={step}
               answers={answers.filter((answer) => answer.step === key)}
               changes={changes.filter((change) => change.step === key)}
-              personId={personId}
-              mayMend={mayMend}
+              {...row}
             />
           )
         })}
