@@ -29,6 +29,8 @@ const CHECK = {
 const INCIDENT = {
   kind: z.enum(INCIDENT_KINDS),
   on: Day,
+  /** The moment, where it was recorded as it happened. */
+  at: Instant.nullable().default(null),
   step: StepKey.nullable(),
   side: SideSchema.nullable(),
   rung: RungMark.nullable().default(null),

@@ -112,6 +112,7 @@ export const YARD_PARTS = {
     person: Id,
     kind: z.enum(INCIDENT_KINDS),
     on: Day,
+    at: Instant.nullable().default(null),
     step: StepKey.nullable(),
     side: SideSchema.nullable(),
     rung: RungMark.nullable().default(null),

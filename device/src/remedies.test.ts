@@ -115,6 +115,7 @@ const items: Record<BatchItem['do'], BatchItem> = {
     horseId: HORSE,
     incident: {
       kind: 'kick',
+      at: null,
       rung: null,
       mounted: false,
       fell: false,

@@ -12,6 +12,7 @@ export const INCIDENT_KINDS = [
   'broke-away',
   'tack-slipped',
   'lame',
+  'attention-lost',
 ] as const
 export type IncidentKind = (typeof INCIDENT_KINDS)[number]
 
@@ -31,6 +32,12 @@ export interface Incident {
   readonly hurt?: Hurt | undefined
 }
 
+const NEAR_MISSES: readonly IncidentKind[] = ['broke-away', 'tack-slipped', 'attention-lost']
+
+/** Nothing came of it this time. */
+export const isNearMiss = ({ kind, hurt, fell, mounted }: Incident): boolean =>
+  NEAR_MISSES.includes(kind) && (hurt ?? 'none') === 'none' && !fell && !mounted
+
 /** In words, as they stand in a sentence: "a bolt", "tack that slipped". */
 export const INCIDENT_WORDS: Readonly<Record<IncidentKind, string>> = {
   kick: 'a kick',
@@ -44,4 +51,5 @@ export const INCIDENT_WORDS: Readonly<Record<IncidentKind, string>> = {
   'broke-away': 'a horse that broke away',
   'tack-slipped': 'tack that slipped',
   lame: 'a lameness',
+  'attention-lost': 'attention that was lost',
 }

@@ -158,6 +158,7 @@ const ruleFor = (program: Program, views: Views, incident: Incident): Rule | nul
     case 'bite':
       return hurt === 'person' ? hurtAPerson(program, incident) : null
     case 'lame':
+    case 'attention-lost':
       return null
   }
 }

@@ -85,13 +85,14 @@ export const checksOf = async (client: Client, horseId: string): Promise<Check[]
 }
 
 export const incidentsOf = async (client: Client, horseId: string): Promise<Incident[]> => {
-  const found = await rows<Stored<Incident>>(
+  const found = await rows<Omit<Stored<Incident>, 'at'> & { at: Date | null }>(
     client,
-    sql`select id, kind, on_day as "on", step, side, rung, mounted, fell, hurt, place as "where", before, after,
-               withdrawn
+    sql`select id, kind, on_day as "on", happened_at as at, step, side, rung, mounted, fell, hurt, place as "where",
+               before, after, withdrawn
         from incident where horse_id = ${horseId} order by on_day, id`,
   )
-  return (await told(client, found, await correctionsOf(client, 'incident', horseId))) as Incident[]
+  const incidents = found.map(({ at, ...one }) => ({ ...one, at: at?.toISOString() ?? null }))
+  return (await told(client, incidents, await correctionsOf(client, 'incident', horseId))) as Incident[]
 }
 
 export const insertCheck = (
@@ -129,10 +130,10 @@ export const insertIncident = (
 ) =>
   run(
     client,
-    sql`insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, rung, mounted, fell, hurt,
-                              place, before, after)
-        values (${id}, ${yardId}, ${horseId}, ${personId}, ${i.kind}, ${i.on}, ${i.step}, ${i.side}, ${i.rung},
-                ${i.mounted}, ${i.fell}, ${i.hurt}, ${i.where}, ${i.before}, ${i.after})
+    sql`insert into incident (id, yard_id, horse_id, person_id, kind, on_day, happened_at, step, side, rung,
+                              mounted, fell, hurt, place, before, after)
+        values (${id}, ${yardId}, ${horseId}, ${personId}, ${i.kind}, ${i.on}, ${i.at}, ${i.step}, ${i.side},
+                ${i.rung}, ${i.mounted}, ${i.fell}, ${i.hurt}, ${i.where}, ${i.before}, ${i.after})
         on conflict (yard_id, id) do nothing`,
   )
 
@@ -143,8 +144,8 @@ export const updateIncident = (
 ) =>
   run(
     client,
-    sql`update incident set kind = ${i.kind}, on_day = ${i.on}, step = ${i.step}, side = ${i.side}, rung = ${i.rung},
-               mounted = ${i.mounted}, fell = ${i.fell}, hurt = ${i.hurt}, place = ${i.where}, before = ${i.before},
+    sql`update incident set kind = ${i.kind}, on_day = ${i.on}, happened_at = ${i.at}, step = ${i.step},
+               side = ${i.side}, rung = ${i.rung}, mounted = ${i.mounted}, fell = ${i.fell}, hurt = ${i.hurt}, place = ${i.where}, before = ${i.before},
                after = ${i.after}, withdrawn = ${withdrawal(withdrawn)}
         where id = ${id}`,
   )

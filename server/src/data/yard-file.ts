@@ -43,8 +43,8 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", until_day as until, passed,
       leaves, note, withdrawn
     from care_check order by on_day, id`),
-  incidents: plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on", step, side, rung,
-      mounted, fell, hurt, place as "where", before, after, withdrawn
+  incidents: plain(`select id, horse_id as horse, person_id as person, kind, on_day as "on",
+      ${instant('happened_at')} as at, step, side, rung, mounted, fell, hurt, place as "where", before, after, withdrawn
     from incident order by on_day, id`),
   corrections:
     plain(`select id, of, record_id as record, person_id as person, ${instant('at')} as at, because, was
@@ -205,12 +205,12 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
       until date, passed boolean, leaves text, note text, withdrawn jsonb) order by n`,
   incidents: (yardId, records) => sql`
-    insert into incident (id, yard_id, horse_id, person_id, kind, on_day, step, side, rung, mounted, fell, hurt, place,
-                          before, after, withdrawn)
-    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.step, r.side, r.rung, r.mounted, r.fell, r.hurt,
+    insert into incident (id, yard_id, horse_id, person_id, kind, on_day, happened_at, step, side, rung, mounted, fell,
+                          hurt, place, before, after, withdrawn)
+    select r.id, ${yardId}, r.horse, r.person, r.kind, r."on", r.at, r.step, r.side, r.rung, r.mounted, r.fell, r.hurt,
            r."where", r.before, r.after, nullif(r.withdrawn, 'null'::jsonb)
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text, "on" date,
-      step text, side text, rung real, mounted boolean, fell boolean, hurt text, "where" text, before text, after text,
+      at timestamptz, step text, side text, rung real, mounted boolean, fell boolean, hurt text, "where" text, before text, after text,
       withdrawn jsonb) order by n`,
   corrections: (yardId, records) => sql`
     insert into correction (id, yard_id, of, record_id, person_id, at, because, was)

@@ -47,6 +47,7 @@ export const DangerSheet = ({ view, onClose }: Props) => {
     const incident = PutIncident.parse({
       kind,
       on: day,
+      at: new Date().toISOString(),
       step: aim.step,
       side: aim.side === 'none' ? null : aim.side,
       rung: markOf(view.step, aim.rung),

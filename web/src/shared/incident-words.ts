@@ -12,6 +12,7 @@ export const INCIDENT_WORDS: Record<Incident['kind'], string> = {
   'broke-away': 'Broke away',
   'tack-slipped': 'Tack slipped',
   lame: 'Lame',
+  'attention-lost': 'Attention lost',
 }
 
 export const HURT_WORDS: Record<Incident['hurt'], string> = {
