@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { resolve } from 'node:path'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 
 export interface Opened {
@@ -19,17 +21,22 @@ export const inBrowser = async <T>(
   signIn: { email: string; password: string },
   { viewport, work }: { viewport: { width: number; height: number }; work: (opened: Opened) => Promise<T> },
 ): Promise<T> => {
+  const files = mkdtempSync(join(tmpdir(), 'still-pine-bench-files-'))
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     env: {
       ...process.env,
       DATABASE_URL: ownerUrl,
+      STILL_PINE_FILES: files,
       STILL_PINE_WEB: resolve('web/dist'),
       PORT: '0',
       LOG_LEVEL: 'silent',
     },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   })
-  const [{ listening }] = (await once(child, 'message')) as [{ listening: number }]
+  const [{ listening }] = (await Promise.race([
+    once(child, 'message'),
+    once(child, 'exit').then(() => Promise.reject(new Error('The server ended before it listened.'))),
+  ])) as [{ listening: number }]
   const address = `http://127.0.0.1:${listening}`
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
   try {
@@ -44,6 +51,7 @@ export const inBrowser = async <T>(
   } finally {
     await browser.close()
     child.kill('SIGTERM')
+    rmSync(files, { recursive: true, force: true })
   }
 }
 

@@ -11,7 +11,6 @@ const ask = (told: Partial<AskCounted>): AskCounted => ({
   day: DAY,
   step: 'send',
   side: 'left',
-  place: 'pen',
   personName: 'Ylva',
   ...told,
 })
@@ -25,17 +24,20 @@ const happened = (told: Partial<IncidentPlaced>): IncidentPlaced => ({
   ...told,
 })
 
+const SESSIONS = [
+  { id: 'a', place: 'pen', circumstances: { weather: 'wind' } },
+  { id: 'b', place: 'yard', circumstances: { weather: null } },
+] as const
+
 const levelsOf = (factor: string, incidents: readonly IncidentPlaced[], asks: readonly AskCounted[]) =>
-  incidentFactors({ asks, sessions: [{ id: 'a', circumstances: { weather: 'wind' } }], incidents }).find(
-    (one) => one.factor === factor,
-  )!.levels
+  incidentFactors({ asks, sessions: SESSIONS, incidents }).find((one) => one.factor === factor)!.levels
 
 describe('where incidents and near misses gather', () => {
   const asks = [
     ask({}),
     ask({ at: at(12), side: 'right' }),
     ask({ at: at(31), side: 'none', step: 'stand' }),
-    ask({ sessionId: 'b', at: at(200), place: 'yard', personName: 'Ivo', step: 'stand' }),
+    ask({ sessionId: 'b', at: at(200), personName: 'Ivo', step: 'stand' }),
   ]
 
   it('counts by what each was: a side only where there is one, a minute only where its moment is known', () => {

@@ -11,12 +11,13 @@ export interface AskCounted {
   readonly day: Day
   readonly step: string
   readonly side: Side
-  readonly place: string | null
   readonly personName: string
 }
 
 interface SessionNoted {
   readonly id: string
+  /** The yard’s name for where it was. */
+  readonly place: string | null
   readonly circumstances: Pick<Circumstances, 'weather'>
 }
 
@@ -113,7 +114,10 @@ const only = (values: readonly (string | null)[]): string | null => {
   return known.size === 1 ? [...known][0]! : null
 }
 
-const factorsWith = (weatherOf: (sessionId: string) => string | null): readonly FactorOf[] => [
+/** What was noted of a session. */
+type Noted = (sessionId: string) => string | null
+
+const factorsWith = ({ placeOf, weatherOf }: Record<'placeOf' | 'weatherOf', Noted>): readonly FactorOf[] => [
   {
     factor: 'side',
     ofAsk: ({ side }) => (side === 'none' ? null : side),
@@ -122,8 +126,8 @@ const factorsWith = (weatherOf: (sessionId: string) => string | null): readonly 
   { factor: 'step', ofAsk: ({ step }) => step, ofIncident: ({ incident: { step } }) => step },
   {
     factor: 'place',
-    ofAsk: ({ place }) => place,
-    ofIncident: ({ session }) => session && only(session.asks.map(({ place }) => place)),
+    ofAsk: ({ sessionId }) => placeOf(sessionId),
+    ofIncident: ({ session }) => session && placeOf(session.id),
   },
   {
     factor: 'weather',
@@ -151,10 +155,14 @@ const tally = (values: readonly (string | null)[]): ReadonlyMap<string, number> 
 
 /** How often a horse was asked, and how often something happened, by side, step, place, weather, minute and handler. */
 export const incidentFactors = ({ asks, sessions, incidents }: Logged): readonly Factor[] => {
-  const weather = new Map(sessions.map(({ id, circumstances }) => [id, circumstances.weather]))
+  const noted = new Map(sessions.map((session) => [session.id, session]))
   const spans = spansOf(asks)
   const happened = counted(incidents, spans)
-  return factorsWith((id) => weather.get(id) ?? null).map(({ factor, ofAsk, ofIncident }) => {
+  const factors = factorsWith({
+    placeOf: (id) => noted.get(id)?.place ?? null,
+    weatherOf: (id) => noted.get(id)?.circumstances.weather ?? null,
+  })
+  return factors.map(({ factor, ofAsk, ofIncident }) => {
     const asked = tally(spans.flatMap((span) => span.asks.map((ask) => ofAsk(ask, span))))
     const came = tally(happened.map(ofIncident))
     const levels = [...new Set([...asked.keys(), ...came.keys()])].sort().map((level): Level => ({

@@ -19,6 +19,7 @@ import { CheckForm, formOfCheck, kindWord, LEAVES_WORDS } from './check-form'
 import { EarlierWordings } from './earlier-wordings'
 import { formOfIncident, IncidentForm } from './incident-form'
 import { HURT_WORDS, INCIDENT_WORDS } from '../../shared/incident-words'
+import { Patterns } from './patterns'
 import { Withdraw } from './withdraw'
 
 const newestFirst = <T extends { on: string }>(list: readonly T[]): readonly T[] =>
@@ -200,6 +201,7 @@ const CarePage = () => {
           personId={me.person.id}
         />
       </div>
+      {data && <Patterns horseId={horseId} incidents={data.incidents} program={program} />}
     </main>
   )
 }
