@@ -40,7 +40,7 @@ const watchRecord = (): void => {
   Object.assign(window, { seen })
   addEventListener('click', () => (seen.pressed = performance.now()), true)
   new MutationObserver(() => {
-    if (seen.drawn !== undefined || document.querySelectorAll('main li b').length < 50) return
+    if (seen.drawn !== undefined || document.querySelectorAll('main li b').length < 20) return
     seen.drawn = Infinity
     requestAnimationFrame(() => setTimeout(() => (seen.drawn = performance.now())))
   }).observe(document.body, { childList: true, subtree: true })

@@ -192,4 +192,4 @@ export const entriesOf = ({
     ...attachments.map((one) => ofAttachment(horseId, one)),
     ...entries.flatMap((one) => ofTold(horseId, one)),
     ...measurements.map((one) => ofMeasurement(horseId, one)),
-  ].sort((a, b) => b.on.localeCompare(a.on))
+  ].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0))

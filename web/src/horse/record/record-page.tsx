@@ -58,7 +58,8 @@ const AddSheet = ({ horseId, onClose }: { horseId: string; onClose: () => void }
   </Sheet>
 )
 
-/** Shown at once, and with every press for more: years of a horse are not drawn in a moment. */
+/** Drawn at once; the rest is drawn as somebody comes to it: years of a horse are not drawn in a moment. */
+const AT_ONCE = 30
 const MORE = 200
 
 /** Everything recorded of a horse, in one time line. */
@@ -72,7 +73,7 @@ const RecordPage = () => {
   const { data: measured, error: noMeasured } = useQuery('measurements', { horseId })
   const [only, setOnly] = useState<EntryKind | null>(null)
   const [isAdding, setAdding] = useState(false)
-  const [most, setMost] = useState(MORE)
+  const [most, setMost] = useState(AT_ONCE)
   const entries = useMemo(
     () =>
       sessions && care && blocks && attached && told && measured
