@@ -40,7 +40,9 @@ const watchRecord = (): void => {
   Object.assign(window, { seen })
   addEventListener('click', () => (seen.pressed = performance.now()), true)
   new MutationObserver(() => {
-    if (seen.drawn !== undefined || document.querySelectorAll('main li b').length < 20) return
+    if (seen.drawn !== undefined) return
+    const buttons = [...document.querySelectorAll('main button')]
+    if (!buttons.some(({ textContent }) => textContent.startsWith('Older ones'))) return
     seen.drawn = Infinity
     requestAnimationFrame(() => setTimeout(() => (seen.drawn = performance.now())))
   }).observe(document.body, { childList: true, subtree: true })
