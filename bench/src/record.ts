@@ -34,6 +34,11 @@ const fiveYears = async (ownerUrl: string, horseId: string): Promise<number> => 
   return rows[0]!.n
 }
 
+interface Seen {
+  readonly pressed?: number
+  drawn?: number
+}
+
 /** Runs in the page: remembers when the record stood there after a press. */
 const watchRecord = (): void => {
   const seen: { pressed?: number; drawn?: number } = {}
@@ -62,10 +67,12 @@ const recordTimes = async (
     await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
     await page.evaluate(watchRecord)
     await door.click()
-    await page.getByText(/^Older ones: /).waitFor()
-    await page.waitForTimeout(500)
+    // Nothing is looked for in the page meanwhile: that would take from the time it measures.
+    await page.waitForFunction(() => Number.isFinite((window as unknown as { seen: Seen }).seen.drawn), null, {
+      polling: 1_000,
+    })
     const { seen, came } = await page.evaluate(() => ({
-      seen: (window as unknown as { seen: { pressed: number; drawn: number } }).seen,
+      seen: (window as unknown as { seen: Required<Seen> }).seen,
       came: Math.max(
         0,
         ...performance
