@@ -146,15 +146,16 @@ export const EntryForm = <Kind extends EntryKind>(props: EntryFormProps<Kind>) =
   }
   return (
     <form className="flex flex-col gap-3" noValidate onSubmit={send}>
-      <div className="grid gap-3 desk:grid-cols-2">
+      <div className="grid grid-cols-2 gap-3">
         {fields.map((field) => (
-          <OneField
-            key={field.name}
-            field={field}
-            typed={typed[field.name]!}
-            fault={faults[field.of ?? field.name]}
-            onType={(now) => setTyped({ ...typed, [field.name]: now })}
-          />
+          <div key={field.name} className={field.as === 'number' ? '' : 'phone:col-span-2'}>
+            <OneField
+              field={field}
+              typed={typed[field.name]!}
+              fault={faults[field.of ?? field.name]}
+              onType={(now) => setTyped({ ...typed, [field.name]: now })}
+            />
+          </div>
         ))}
       </div>
       <div className="flex flex-wrap gap-2">

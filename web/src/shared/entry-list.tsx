@@ -40,18 +40,24 @@ export const EntryList = <Kind extends EntryKind>(props: Props<Kind>) => {
       words={words}
       {...(empty === undefined ? {} : { empty })}
       {...(beneath ? { beneath } : {})}
-      actions={(entry) => <StrikeButton entry={entry as never} strike={book.strike} />}
       form={(told, close) => (
-        <EntryForm<Kind>
-          {...form}
-          told={told}
-          {...(from(told) ? { start: from(told)! } : {})}
-          {...(faultsIn ? { faultsIn: (entry) => faultsIn(entry, told) } : {})}
-          onPut={(entry) => {
-            void book.put(entry, told?.id)
-            close()
-          }}
-        />
+        <>
+          <EntryForm<Kind>
+            {...form}
+            told={told}
+            {...(from(told) ? { start: from(told)! } : {})}
+            {...(faultsIn ? { faultsIn: (entry) => faultsIn(entry, told) } : {})}
+            onPut={(entry) => {
+              void book.put(entry, told?.id)
+              close()
+            }}
+          />
+          {told && (
+            <div className="mt-2 text-right">
+              <StrikeButton entry={told as never} strike={book.strike} onDone={close} />
+            </div>
+          )}
+        </>
       )}
     />
   )

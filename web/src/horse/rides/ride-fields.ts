@@ -44,7 +44,7 @@ export const rideFields = (today: string): readonly EntryField[] => [
   { name: 'on', label: 'On', as: 'day', start: today },
   { name: 'rider', label: 'Rider' },
   { name: 'helper', label: 'Helper on the ground', hint: 'leave it where nobody was' },
-  { name: 'groundMinutes', label: 'Ground work before, minutes', as: 'number' },
+  { name: 'groundMinutes', label: 'Ground work, minutes', as: 'number' },
   ...PARTS.map(([name, , , label]) => ({ name, label, as: 'number' as const, of: 'rows' })),
   {
     name: 'went',
