@@ -12,4 +12,5 @@ export {
 export { rideBook, type ToldRide } from './rides'
 export { tackBook, type TackTold, type Worn } from './tack-book'
 export { bitContact, bitSize, strings, tackDue, type Carried } from './tack'
+export { traceRidden, traceWords, type Traced } from './trace'
 export { extraAid, tracer, type GroundTwin, type RiddenAsk, type RideWithAid } from './tracer'

@@ -30,7 +30,8 @@ const holds = ({ chance, low, lastColdPassed, daysSince }: GroundTwin): boolean 
 
 const isBad = ({ grade, calm }: RiddenAsk): boolean => grade >= 2 || calm === 2
 
-const goesBadly = (ridden: readonly RiddenAsk[]): boolean =>
+/** The last answer failed, or two of the last three were heavy or tight. */
+export const goesBadly = (ridden: readonly RiddenAsk[]): boolean =>
   ridden.at(-1)!.grade >= 3 || ridden.slice(-3).filter(isBad).length >= 2
 
 const traced = ({ ridden, wasSolid, newOneSided, twin }: Traced, twinHolds: boolean) => {

@@ -1,6 +1,6 @@
 import type { SavedAnswer, Line } from '@still-pine/contract'
 import { count, PLACE_WORDS, chancePercent } from '@still-pine/core/answer'
-import { rungName, stepOf, type Step } from '@still-pine/core/program'
+import { rungName, stepOf, type Program, type Step } from '@still-pine/core/program'
 import {
   ago,
   knownFrom,
@@ -10,10 +10,12 @@ import {
   upperFirst,
   type TrackView,
 } from '@still-pine/core/readiness'
+import { traceRidden, traceWords } from '@still-pine/core/ride'
 import { Link, useParams } from 'react-router'
 import { useQuery } from '../app/client'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../shared/loading'
+import { viewsIn } from '../shared/views-in'
 import { longDay, STATE_WORDS } from '../shared/words'
 import { Fold } from '../ui/fold'
 import { useIsDesk } from '../ui/use-is-desk'
@@ -86,14 +88,23 @@ const Facts = ({ view, step, day }: { view: TrackView; step: Step; day: string }
 }
 
 interface TrackProps {
+  readonly line: Line
+  readonly program: Program
   readonly track: Line['tracks'][number]
   readonly step: Step
-  readonly day: string
   readonly answers: readonly SavedAnswer[]
 }
 
-const Track = ({ track, step, day, answers }: TrackProps) => {
+/** Why a ridden step goes badly, and what to do. */
+const Trace = ({ line, program, step, track: { side, view } }: Omit<TrackProps, 'answers'>) => {
+  const traced = traceRidden(program, viewsIn(line), { step, side, asks: view.recent, on: line.day })
+  const words = traced && traceWords(traced)
+  return words && <p className="border-l-8 border-stop px-3 text-lg">{words}</p>
+}
+
+const Track = ({ line, program, track, step, answers }: TrackProps) => {
   const { side, view } = track
+  const { day } = line
   return (
     <section className="flex min-w-0 flex-col gap-2 border-t-4 border-ink bg-panel px-4 pt-3">
       <h2 className="text-2xl">
@@ -104,6 +115,7 @@ const Track = ({ track, step, day, answers }: TrackProps) => {
       <p className="text-lg">
         {knownFrom(view, day)}. {view.temper && `${upperFirst(TEMPER_WORDS[view.temper])}.`}
       </p>
+      <Trace line={line} program={program} step={step} track={track} />
       <Marks marks={marksOf(answers, side)} kind={step.kind} spacing={24} />
       {view.answers > 0 && view.misses.length > 0 && <p>{missingInWords(view)}</p>}
       {view.placesMissing.length > 0 && view.answers > 0 && (
@@ -174,7 +186,14 @@ const EvidencePage = () => {
       {gap && <p className="text-lg">{gap}</p>}
       <div className={`grid gap-4 ${tracks.length > 1 ? 'desk:grid-cols-2' : ''}`}>
         {tracks.map((track) => (
-          <Track key={track.side} track={track} step={step} day={line.day} answers={data?.answers ?? []} />
+          <Track
+            key={track.side}
+            line={line}
+            program={program}
+            track={track}
+            step={step}
+            answers={data?.answers ?? []}
+          />
         ))}
       </div>
       <p className="text-quiet">

@@ -1,10 +1,11 @@
 import type { Line } from '@still-pine/contract'
 import { WRONG_LESSON, type Advice } from '@still-pine/core/answer'
 import type { ArrivalCheck } from '@still-pine/core/arrival'
+import type { Program } from '@still-pine/core/program'
 import { memo } from 'react'
 import { Button } from '../ui/button'
 import { useWallClock } from './use-clock'
-import { feetAdvice, penAdvice } from './advice'
+import { feetAdvice, penAdvice, tracedAdvice } from './advice'
 import type { PenView } from './use-pen'
 import type { PenActions } from './use-pen-actions'
 
@@ -25,8 +26,7 @@ interface Props {
   readonly line: Line
   readonly actions: PenActions
   readonly next: Next | null
-  /** What the school does when the horse takes fright. */
-  readonly frightRule: string
+  readonly program: Program
   /** The arrival check that is run, if one is. */
   readonly arrival: ArrivalCheck | null
 }
@@ -58,9 +58,11 @@ const reasonAt = (advice: Advice, rung: number): string =>
     : advice.reason
 
 /** What the record says about going on, or the fright rule at its moment; never in the way. */
-export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival }: Props) => {
+export const AdviceBar = memo(({ view, line, actions, next, program, arrival }: Props) => {
   const now = useWallClock()
-  const advice = feetAdvice(view, line) ?? penAdvice(view, now)
+  const traced = tracedAdvice(view, line, program)
+  const ofBurst = feetAdvice(view, line) ?? penAdvice(view, now)
+  const advice = ofBurst?.kind === 'danger' ? ofBurst : (traced ?? ofBurst)
   const hot = line.facts.heat && line.facts.heat !== 'go-on' ? HEAT[line.facts.heat] : null
   const strange = line.notices.find(({ about }) => about === 'itself')
   return (
@@ -69,7 +71,7 @@ export const AdviceBar = memo(({ view, line, actions, next, frightRule, arrival 
       className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 desk:min-h-16 low:min-h-0"
     >
       {isFrightened(view) ? (
-        <Words headline={`It ${view.pen.running!.worst}`} text={frightRule} />
+        <Words headline={`It ${view.pen.running!.worst}`} text={program.manner.fright.words} />
       ) : isWronglyEnded(view) ? (
         <Words headline="It was still moving" text={WRONG_LESSON} />
       ) : arrival && advice?.kind !== 'danger' ? (

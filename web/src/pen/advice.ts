@@ -9,6 +9,9 @@ import {
 } from '@still-pine/core/answer'
 import { setAdvice } from '@still-pine/core/holds'
 import { approachesOf, leaveOffNow, mindNow, signOf } from '@still-pine/core/leave-off'
+import type { Program } from '@still-pine/core/program'
+import { traceRidden, traceWords, type Traced } from '@still-pine/core/ride'
+import { viewsIn } from '../shared/views-in'
 import type { Aim } from './pen-slice'
 import type { PenView } from './use-pen'
 
@@ -45,6 +48,27 @@ export const penAdvice = (view: PenView, nowMs: number): Advice | null => {
   const soFar = seenSoFar(view, nowMs)
   const ofSet = setAdvice(asked.filter((answer) => answer.side === side && !answer.uncued))
   return leaveOffNow(soFar) ?? ofBurst ?? ofSet ?? mindNow(soFar)
+}
+
+const TRACED: Readonly<Record<Exclude<Traced['says'], 'goes-well'>, Pick<Advice, 'kind' | 'headline'>>> = {
+  'look-for-pain': { kind: 'danger', headline: 'Get down and look' },
+  'no-twin': { kind: 'leave', headline: 'Teach it on the ground' },
+  'not-understood': { kind: 'smaller', headline: 'Not understood from up there' },
+  'not-learnt': { kind: 'leave', headline: 'Back to the ground' },
+  'not-known': { kind: 'smaller', headline: 'Is it known on the ground?' },
+}
+
+/** Why a ridden ask goes badly, by how the same stands on the ground. */
+export const tracedAdvice = (
+  { pen, answers, step }: PenView,
+  line: Line,
+  program: Program,
+): Advice | null => {
+  const { side } = pen.aim
+  const asks = answers.filter((answer) => answer.side === side && !answer.recalled && !answer.uncued)
+  const traced = traceRidden(program, viewsIn(line), { step, side, asks, on: line.day })
+  const reason = traced && traceWords(traced)
+  return traced && reason ? { ...TRACED[traced.says as keyof typeof TRACED], reason } : null
 }
 
 /** Advice that wants more of this burst than was planned. */

@@ -164,7 +164,7 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
       line={line}
       actions={actions}
       next={afterBurst ? null : next}
-      frightRule={program.manner.fright.words}
+      program={program}
       arrival={arrival}
     />
   )
