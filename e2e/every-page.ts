@@ -38,6 +38,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/care`,
   `/pen/${id.Sedge}/line`,
   `/horses/${id.Lapwing}/report`,
+  `/horses/${id.Bittern}/passport`,
   `/horses/${id.Lapwing}/trouble`,
   `/horses/${id.Snipe}/counts`,
   `/horses/${id.Bittern}/recheck`,

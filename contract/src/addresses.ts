@@ -61,6 +61,7 @@ export const addresses = {
   putOwner: put('/horses/{horseId}/owner'),
   reports: get('/reports'),
   report: get('/horses/{horseId}/report'),
+  passport: get('/horses/{horseId}/passport'),
   reportLinks: get('/horses/{horseId}/report-links'),
   putReportLink: put('/horses/{horseId}/report-links/{linkId}'),
   readReport: post('/shared-report'),

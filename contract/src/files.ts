@@ -41,6 +41,13 @@ export const files = {
     needs: 'read-own-reports',
     type: 'application/pdf',
   },
+  passportPdf: {
+    method: 'get',
+    path: '/out/passport.pdf',
+    summary: 'What goes with a horse (`?horseId=`) to its next hands, as a PDF',
+    needs: 'read-yard',
+    type: 'application/pdf',
+  },
   yardIn: {
     method: 'post',
     path: '/in/yard',

@@ -10,7 +10,7 @@ import { judgeFile, LOG_COLUMNS, readAnswerLog } from '@still-pine/core/formats'
 import { FEET_FIRST, type Program } from '@still-pine/core/program'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { schoolSchema, yardSchema } from '../src/http/files'
+import { passportSchema, schoolSchema, yardSchema } from '../src/http/files'
 import {
   addHorse,
   answerItem,
@@ -121,6 +121,7 @@ describe('a yard taken out', () => {
   it.each([
     ['yard', yardSchema],
     ['school', schoolSchema],
+    ['passport', passportSchema],
   ])('has the schema of a %s published', async (name, schema) => {
     const { body } = await yard.starter.get(`/formats/${name}.schema.json`)
     expect(body).toEqual(JSON.parse(JSON.stringify(schema())))

@@ -30,6 +30,8 @@ export {
   weekBefore,
   type Judged,
 } from './line'
+export { passportFrom } from './passport'
+export { passportParts, verdictWords, type PassportPart } from './passport-words'
 export type * from './parts'
 export { queries } from './queries'
 export type { Asked, QueryName, Reply } from './query'

@@ -1,6 +1,7 @@
 import { addresses } from '../addresses'
 import { Arrival, Block, HorseOwner, OwnersReport, PutArrival, PutBlock, PutOwner } from '../blocks'
 import { Horse, PutArchived, PutHandOver, PutHorse } from '../horses'
+import { Passport } from '../passport'
 import { Id } from '../primitives'
 import { NamedReport, PutReportLink, ReadReport, Report, ReportLink } from '../reports'
 import { z } from 'zod'
@@ -96,6 +97,13 @@ export const horsesRoutes = {
     needs: 'read-yard',
     params: horse,
     reply: Report,
+  }),
+  passport: route({
+    ...addresses.passport,
+    summary: 'What goes with a horse to its next hands, signed by who asks for it',
+    needs: 'read-yard',
+    params: horse,
+    reply: Passport,
   }),
   reportLinks: route({
     ...addresses.reportLinks,

@@ -3,7 +3,14 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
-import { files, SchoolDocument, YardDocument, type StreamedRoute, type Progress } from '@still-pine/contract'
+import {
+  files,
+  Passport,
+  SchoolDocument,
+  YardDocument,
+  type StreamedRoute,
+  type Progress,
+} from '@still-pine/contract'
 import type { Request, Response, Router } from 'express'
 import pLimit, { type LimitFunction } from 'p-limit'
 import { z } from 'zod'
@@ -26,6 +33,9 @@ export const yardSchema = (): object => z.toJSONSchema(YardDocument, { io: 'inpu
 /** The published shape of a school's document. */
 export const schoolSchema = (): object =>
   z.toJSONSchema(SchoolDocument, { io: 'input', unrepresentable: 'any' })
+
+/** The published shape of a horse's passport. */
+export const passportSchema = (): object => z.toJSONSchema(Passport, { io: 'input', unrepresentable: 'any' })
 
 /** Files that are read or written at the same moment, each of which holds a connection to the database; others wait. */
 const MOST_AT_ONCE = 4
@@ -135,9 +145,10 @@ const takingOut =
 
 /** Files that go out and come in whole; streamed both ways. */
 export const fileRoutes = (router: Router, deps: Dependencies): void => {
-  const schemas = { yard: yardSchema(), school: schoolSchema() }
+  const schemas = { yard: yardSchema(), school: schoolSchema(), passport: passportSchema() }
   router.get('/formats/yard.schema.json', (_request, response) => void response.json(schemas.yard))
   router.get('/formats/school.schema.json', (_request, response) => void response.json(schemas.school))
+  router.get('/formats/passport.schema.json', (_request, response) => void response.json(schemas.passport))
 
   const streaming = { deps, inTurn: pLimit(MOST_AT_ONCE) }
   router.get(

@@ -1,5 +1,6 @@
 import {
   files,
+  Passport,
   routes,
   type NamedReport,
   type ReadReport,
@@ -7,7 +8,7 @@ import {
   type ReportLink,
 } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
-import { notFound, Refusal, refusedFor } from '@still-pine/use-cases'
+import { answer, type Asked, notFound, Refusal, refusedFor } from '@still-pine/use-cases'
 import { urlencoded, type RequestHandler, type Response, type Router } from 'express'
 import { linkCode, linkToken, readLink } from '../auth/signed-links'
 import { horseById } from '../data/horses'
@@ -22,8 +23,9 @@ import {
   saveReportLink,
   type ReportLinkRow,
 } from '../data/report-links'
-import { readOf } from '../parts'
+import { askingOf, loadersOf, readOf } from '../parts'
 import { inYardOf, nobodyIn } from '../records/in-yard'
+import { passportPdf } from '../paper/passport-pdf'
 import { reportPdf } from '../paper/report-pdf'
 import { todayIn, type Yard } from '../records/yard'
 import type { Dependencies } from './dependencies'
@@ -116,6 +118,21 @@ const pdfOf =
     await sendPdf(response, report)
   }
 
+/** What goes with a horse to its next hands, as a PDF. */
+const passportOf =
+  (deps: Dependencies): RequestHandler =>
+  async (request, response) => {
+    const asker = await askerOf(deps, request, files.passportPdf.needs)
+    const horseId = horseAsked(request)
+    if (horseId === null) throw new Refusal('bad-input', 'horseId: which horse is not said.')
+    const passport = await inYardSeen(deps, { asker, view: 'one moment' }, (yard) =>
+      answer('passport', loadersOf(yard), askingOf(yard, { horseId }) as Asked<'passport'>),
+    )
+    response.type(files.passportPdf.type)
+    response.setHeader('Content-Disposition', 'inline; filename="passport.pdf"')
+    response.send(await passportPdf(Passport.parse(passport)))
+  }
+
 /** Reports for who signs in nowhere: links that end on a day, with a code that is told apart. */
 export const reportLinkRoutes = (router: Router, deps: Dependencies): void => {
   const secret = deps.cookieSecret
@@ -149,4 +166,5 @@ export const reportLinkRoutes = (router: Router, deps: Dependencies): void => {
     await sendPdf(response, await shared(deps, asked.data))
   })
   router.get(files.reportPdf.path, pdfOf(deps))
+  router.get(files.passportPdf.path, passportOf(deps))
 }

@@ -1,35 +1,9 @@
 import type { NamedReport, Report } from '@still-pine/contract'
-import { count, type Day } from '@still-pine/core/answer'
+import { count } from '@still-pine/core/answer'
 import { asBytes, newSheet, paragraph, type Sheet } from './letters'
-
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'long',
-  year: 'numeric',
-  timeZone: 'UTC',
-})
-
-const dayWords = (day: Day): string => DAY.format(new Date(`${day}T00:00:00Z`))
-
-/** A sentence of the core with its days as they are read on paper. */
-const withDays = (words: string): string => words.replace(/\b\d{4}-\d{2}-\d{2}\b/g, dayWords)
+import { dayWords, part, withDays, type Part } from './parts'
 
 const VERDICT_WORDS = { go: 'Go', 'check-first': 'Check first', 'not-yet': 'Not yet', stop: 'Stop' } as const
-
-interface Part {
-  readonly title: string
-  readonly lines: readonly string[]
-  /** Said where there are none; without it the part is left out then. */
-  readonly none?: string
-}
-
-const part = (sheet: Sheet, { title, lines, none }: Part): void => {
-  if (lines.length === 0 && none === undefined) return
-  sheet.y += 8
-  paragraph(sheet, title, { size: 14, weight: 700, gap: 2 })
-  if (lines.length === 0) paragraph(sheet, none ?? '', { grey: true })
-  for (const line of lines) paragraph(sheet, line, { indent: 8, gap: 2 })
-}
 
 type Skill = Report['holds'][number]
 

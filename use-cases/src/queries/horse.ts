@@ -1,4 +1,5 @@
 import { lineFrom } from '../line'
+import { passportFrom } from '../passport'
 import { query } from '../query'
 
 export const horse = query('horse', ['horse'], (parts) => parts.horse)
@@ -58,3 +59,9 @@ export const carry = query(
 )
 
 export const report = query('report', ['report'], (parts) => parts.report)
+
+export const passport = query(
+  'passport',
+  ['me', 'horse', 'program', 'views', 'facts', 'entries', 'incidents', 'measurements'],
+  (parts, { on }) => passportFrom(parts, on),
+)

@@ -2,7 +2,7 @@ import type { PartName } from '../parts'
 import type { Query, QueryName } from '../query'
 import { attachments, checks, entries, incidents, measurements } from './care'
 import { evidence, stepAnswers, stepEvidence } from './evidence'
-import { arrivals, blocks, carry, horse, line, owner, report, spots, worked } from './horse'
+import { arrivals, blocks, carry, horse, line, owner, passport, report, spots, worked } from './horse'
 import { judging, reading } from './reading'
 import { moveOver, program, schools } from './schools'
 import { session, sessionChanges, sessions } from './sessions'
@@ -24,6 +24,7 @@ export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
   blocks,
   owner,
   report,
+  passport,
   today,
   week,
   due,

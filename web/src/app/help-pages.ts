@@ -76,6 +76,10 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'What this horse wears, whether the check of its saddle still holds, and how far its mouth is from a contact.',
     terms: [],
   },
+  Passport: {
+    what: 'What goes with this horse to its next hands: what was promised and what of it holds, how it is asked, what it wears, what happened, and the first week. Another yard reads the file where a horse is added.',
+    terms: ['Gate', ...STATES],
+  },
   Rides: {
     what: 'Every ride by its number: what was ridden, what was too much, and how long the next one may be.',
     terms: [],

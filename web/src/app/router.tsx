@@ -183,6 +183,11 @@ export const router = createBrowserRouter([
         ...horsePage(() => import('../horse/report/report-page')),
       },
       {
+        path: 'horses/:horseId/passport',
+        handle: 'Passport',
+        ...horsePage(() => import('../horse/passport/passport-page')),
+      },
+      {
         path: 'horses/:horseId/farrier',
         handle: 'For the farrier',
         ...page(() => import('../horse/farrier/farrier-page')),

@@ -17,6 +17,11 @@ const PAGES: readonly (readonly [path: string, name: string, what: string])[] = 
     'what was done, what holds, what is next; to print, or to give by a link',
   ],
   [
+    'passport',
+    'Passport',
+    'what goes with it to its next hands: what was promised, what holds, how it is asked; PDF and file',
+  ],
+  [
     'blocks',
     'Blocks and reports',
     'the stretches of its life with people, its owner, how it stood at the end of each',

@@ -41,6 +41,7 @@ const DOORS = [
       ['/tack', 'Tack'],
       ['/cues', 'Cues'],
       ['/report', 'Report'],
+      ['/passport', 'Passport'],
       ['/blocks', 'Blocks'],
       ['/arrival', 'Arrival'],
       ['/recheck', 'Re-check'],

@@ -1,0 +1,1 @@
+export { ASKED_WITHIN_DAYS, firstAsks, promisesOf, promiseVerdict, type Promised } from './promises'
