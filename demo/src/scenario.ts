@@ -259,6 +259,20 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
             look('saddle', 800, { note: 'The old saddle; she has changed since' }),
             look('feet', 12),
           ],
+          handOver: [
+            'halter-on',
+            'lead-up',
+            'step-back',
+            'stand',
+            'foot-front',
+            'foot-hind',
+            'tie',
+            'yield-hind',
+            'yield-shoulder',
+            'bend',
+            'saddle-on',
+            'come-to-block',
+          ],
           blocks: [
             block('start', [960, 745], {
               worries: 'Plastic that flaps behind her.',

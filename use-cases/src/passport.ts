@@ -1,7 +1,7 @@
 import type { Entry, Horse, Incident, Line, Me, Measurement, Passport } from '@still-pine/contract'
 import { entriesOf, type EntryOf } from '@still-pine/contract/entries-of'
 import { bodyOf } from '@still-pine/core/body'
-import { ageBounds } from '@still-pine/core/facts'
+import { ageBounds, CONFIRMATIONS } from '@still-pine/core/facts'
 import { firstAsks, promisesOf, promiseVerdict } from '@still-pine/core/passport'
 import type { Program } from '@still-pine/core/program'
 import { gateVerdicts, type Facts, type Views } from '@still-pine/core/readiness'
@@ -77,10 +77,17 @@ const firstWeekOf = ({ program, views }: Told, rides: Passport['rides']): readon
   ]
 }
 
+/** The gates it is not ready for, those with one and the same reason in one line. */
+const shutBehind = (gates: Gates): readonly string[] => {
+  const bySentence = new Map<string, string[]>()
+  for (const { gate, name, verdict, sentence } of gates)
+    if (gate !== 'hand-over' && (verdict === 'not-yet' || verdict === 'stop'))
+      bySentence.set(sentence, [...(bySentence.get(sentence) ?? []), name])
+  return [...bySentence].map(([sentence, names]) => `${names.join(', ')}: ${sentence}`)
+}
+
 const notToOf = ({ facts }: Told, gates: Gates, promises: Passport['promised']): readonly string[] => [
-  ...gates
-    .filter(({ verdict, gate }) => verdict !== 'go' && gate !== 'hand-over')
-    .map(({ name, sentence }) => `${name}: ${sentence}`),
+  ...shutBehind(gates),
   ...promises
     .filter(({ holds }) => !holds)
     .map(
@@ -100,7 +107,8 @@ export const passportFrom = (told: Told, on: string): Passport => {
   )
   const promised = [...promisesOf(program, views, { promised: horse.handOver, on })]
   const rides = ridesOf(entries, horse, on)
-  const gates = gateVerdicts(program, views, { facts, on })
+  // What is confirmed on a morning says nothing of the horse.
+  const gates = gateVerdicts(program, views, { facts: { ...facts, confirmed: CONFIRMATIONS }, on })
   const girth = measurements.findLast(({ takenBack, girthCm }) => !takenBack && girthCm !== null)
   return {
     format: 'still-pine-passport',

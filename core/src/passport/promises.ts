@@ -19,9 +19,17 @@ export interface Promised {
   readonly why: string
 }
 
+const STANDS: Readonly<Record<Exclude<State, 'solid'>, string>> = {
+  new: 'never asked here',
+  started: 'only begun',
+  coming: 'on the way',
+  rusty: 'worn by time',
+  slipped: 'slipped',
+}
+
 const whyNot = (view: TrackView | undefined, on: Day): string => {
   if (!view || view.lastDay === null) return 'never asked here'
-  if (view.state !== 'solid') return `not Solid: ${view.state}`
+  if (view.state !== 'solid') return STANDS[view.state]
   const days = daysBetween(view.lastDay, on)
   return days > ASKED_WITHIN_DAYS ? `not asked for ${days} days` : ''
 }

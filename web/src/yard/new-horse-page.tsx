@@ -31,8 +31,7 @@ const Form = ({ today, personId }: { today: string; personId: string }) => {
         error={error}
         put={async (form) => {
           const done = await putHorse({ horseId: id, body: { ...form, school, version: 0 } })
-          if (!done.error && passport)
-            await keepTold(passport, { personId, horseId: id, program, today })
+          if (!done.error && passport) await keepTold(passport, { personId, horseId: id, program, today })
           // A handled horse shows first what it can; one that is not begins at the beginning.
           if (!done.error) void navigate(form.handled ? `/horses/${id}/arrival` : `/horses/${id}`)
           return done.error

@@ -7,6 +7,7 @@ import type { z } from 'zod'
 import { saveHere } from '../offline/save'
 import { fullDay } from '../shared/words'
 import { Notice } from '../ui/field'
+import { TextField } from '../ui/inputs'
 
 /** The largest file that is read: a passport is text. */
 const MOST_BYTES = 1_000_000
@@ -91,16 +92,14 @@ export const PassportIn = ({ passport, program, onRead }: Props) => {
   const unknown = passport ? unknownIn(passport, program) : []
   return (
     <section className="flex flex-col gap-2">
-      <label className="flex flex-col gap-1 font-bold">
-        It came with a passport
-        <input
-          type="file"
-          accept="application/json,.json"
-          className="min-h-11 font-normal"
-          onChange={(event) => void read(event)}
-        />
-      </label>
-      {fault && <Notice tone="stop">{fault}</Notice>}
+      <TextField
+        label="It came with a passport"
+        hint="The file of another yard; it fills in what it knows."
+        type="file"
+        accept="application/json,.json"
+        error={fault || undefined}
+        onChange={(event) => void read(event)}
+      />
       {passport && (
         <Notice>
           {passport.horse.name} from {passport.signed.yard}: {verdictWords(passport)} Cues, kit and{' '}
