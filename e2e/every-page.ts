@@ -39,6 +39,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/pen/${id.Sedge}/line`,
   `/horses/${id.Lapwing}/report`,
   `/horses/${id.Bittern}/passport`,
+  `/horses/${id.Curlew}/poles`,
   `/horses/${id.Lapwing}/trouble`,
   `/horses/${id.Snipe}/counts`,
   `/horses/${id.Bittern}/recheck`,

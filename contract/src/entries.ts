@@ -1,5 +1,6 @@
 import { CARE_KINDS } from '@still-pine/core/care-calendar'
 import { CHANNELS, RHYTHMS } from '@still-pine/core/cues'
+import { CHANGED } from '@still-pine/core/jumping'
 import { TIRED_SIGNS } from '@still-pine/core/leave-off'
 import { GAITS, REINS } from '@still-pine/core/load'
 import { z } from 'zod'
@@ -205,6 +206,20 @@ const BitCarried = entry('bit-carry', { minutes: Minute, quietMinutes: Minute })
   { message: 'More quiet minutes than minutes.', path: ['quietMinutes'] },
 )
 
+/** A session over fences, small as they are. */
+const JumpsDone = entry('jumps', {
+  heightCm: between(0, 130, 'cm'),
+  efforts: whole(1, 200),
+  goodLeft: whole(0, 200).default(0),
+  goodRight: whole(0, 200).default(0),
+  /** Poles before, that day, on both reins. */
+  polesBothReins: z.boolean().default(false),
+  changed: z.array(z.enum(CHANGED)).max(7).default([]),
+}).refine(({ efforts, goodLeft, goodRight }) => goodLeft + goodRight <= efforts, {
+  message: 'More good ones than there were.',
+  path: ['goodLeft'],
+})
+
 const StringsSet = entry('strings', {
   cm: between(30, 400, 'cm'),
   well: z.boolean(),
@@ -227,6 +242,7 @@ const KINDS = [
   TackEntry,
   BitCarried,
   StringsSet,
+  JumpsDone,
 ] as const
 
 /** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */

@@ -20,7 +20,7 @@ describe('what a horse leaves with', () => {
   it('holds where it is Solid and was asked in the last 21 days', () => {
     const [leads, ties] = promised('tie', 'lead-up')
     expect(leads).toMatchObject({ step: 'lead-up', holds: true, why: '', lastAsked: '2026-04-23' })
-    expect(ties).toMatchObject({ step: 'tie', holds: false, why: 'not asked for 22 days' })
+    expect(ties).toMatchObject({ step: 'tie', holds: false, why: 'not asked since 2026-04-22' })
   })
 
   it('holds on both sides or not at all, and says why not', () => {

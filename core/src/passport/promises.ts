@@ -30,8 +30,7 @@ const STANDS: Readonly<Record<Exclude<State, 'solid'>, string>> = {
 const whyNot = (view: TrackView | undefined, on: Day): string => {
   if (!view || view.lastDay === null) return 'never asked here'
   if (view.state !== 'solid') return STANDS[view.state]
-  const days = daysBetween(view.lastDay, on)
-  return days > ASKED_WITHIN_DAYS ? `not asked for ${days} days` : ''
+  return daysBetween(view.lastDay, on) > ASKED_WITHIN_DAYS ? `not asked since ${view.lastDay}` : ''
 }
 
 const promiseOf = (

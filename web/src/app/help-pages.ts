@@ -76,6 +76,10 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'What this horse wears, whether the check of its saddle still holds, and how far its mouth is from a contact.',
     terms: [],
   },
+  'Poles and fences': {
+    what: 'How far apart poles and fences stand for this horse, drawn to scale with its strides, and how much of it is enough.',
+    terms: [],
+  },
   Passport: {
     what: 'What goes with this horse to its next hands: what was promised and what of it holds, how it is asked, what it wears, what happened, and the first week. Another yard reads the file where a horse is added.',
     terms: ['Gate', ...STATES],

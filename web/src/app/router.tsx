@@ -183,6 +183,11 @@ export const router = createBrowserRouter([
         ...horsePage(() => import('../horse/report/report-page')),
       },
       {
+        path: 'horses/:horseId/poles',
+        handle: 'Poles and fences',
+        ...horsePage(() => import('../horse/poles/poles-page')),
+      },
+      {
         path: 'horses/:horseId/passport',
         handle: 'Passport',
         ...horsePage(() => import('../horse/passport/passport-page')),

@@ -38,6 +38,8 @@ export const entryWords = (entry: PutEntry): string => {
       return 'the bit carried'
     case 'strings':
       return `strings of ${entry.cm} cm`
+    case 'jumps':
+      return `${entry.efforts} over fences of ${entry.heightCm} cm`
     case 'ride':
       return 'a ride'
     case 'rider':

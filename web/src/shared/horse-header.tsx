@@ -21,6 +21,7 @@ const DOORS = [
       ['/things', 'Things'],
       ['/going', 'On the line'],
       ['/rides', 'Rides'],
+      ['/poles', 'Poles'],
       ['/trouble', 'Trouble'],
       ['/counts', 'Counts'],
     ],

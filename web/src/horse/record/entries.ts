@@ -143,6 +143,7 @@ const PAGE_OF: Readonly<Partial<Record<Told['kind'], string>>> = {
   tack: 'tack',
   'bit-carry': 'tack',
   strings: 'tack',
+  jumps: 'poles',
 }
 
 const ofTold = (horseId: string, told: Told): readonly Entry[] => {
