@@ -181,6 +181,12 @@ const RideEntry = entry('ride', {
   went: z.enum(['well', 'so-so', 'badly']),
   /** What ended it. */
   ended: words(200).trim().default(''),
+  /** Asks of the leg, those at which the extra aid was used, and the most taps at one; nothing where none was carried. */
+  aid: z
+    .object({ asks: whole(1, 10_000), tapped: whole(0, 10_000), mostTaps: whole(0, 1_000) })
+    .refine(({ asks, tapped }) => tapped <= asks, { message: 'More taps than asks.', path: ['tapped'] })
+    .nullable()
+    .default(null),
 }).refine(({ rider, helper }) => helper === '' || plain(rider) !== plain(helper), {
   message: 'The rider cannot be the helper.',
   path: ['helper'],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { FEET_FIRST, stepOf } from '../program'
 import type { TrackView, Views } from '../readiness'
-import type { RiddenAsk } from './tracer'
+import { aidOf, type RiddenAsk } from './tracer'
 import { traceRidden, traceWords } from './trace'
 
 const ON = '2026-05-14'
@@ -51,5 +51,20 @@ describe('a ridden ask that fails', () => {
 
   it('is traced for what is ridden, and for nothing on the ground', () => {
     expect(traced({ 'send/left': view({}) }, 'send')).toBeNull()
+  })
+})
+
+describe('an extra aid', () => {
+  const ride = (asks: number, tapped: number, mostTaps = 1) => ({ asks, tapped, mostTaps })
+
+  it('goes away after five asks in a row without it, or when it is seldom used by the third ride', () => {
+    expect(aidOf([null, null])).toBeNull()
+    expect(aidOf([ride(10, 4)])?.says).toBe('keep')
+    expect(aidOf([ride(10, 4), ride(5, 0)])?.says).toBe('put-away')
+    expect(aidOf([ride(10, 4), null, ride(10, 3), ride(10, 2)])?.says).toBe('put-away')
+    expect(aidOf([ride(10, 4), ride(10, 4), ride(10, 4, 3)])).toMatchObject({
+      says: 'back-to-the-ground',
+      tooManyTaps: true,
+    })
   })
 })

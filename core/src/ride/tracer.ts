@@ -77,3 +77,12 @@ export const extraAid = (rides: readonly RideWithAid[], untappedInARow: number) 
           : ('put-away' as const)
   return { share, tooManyTaps: last.mostTaps > MOST_TAPS, says }
 }
+
+/** What rides say of the extra aid, the oldest first; nothing where none was carried. Rides without a tap are untapped in a row. */
+export const aidOf = (rides: readonly (RideWithAid | null)[]) => {
+  const carried = rides.filter((ride) => ride !== null)
+  if (carried.length === 0) return null
+  const lastTapped = carried.findLastIndex(({ tapped }) => tapped > 0)
+  const untapped = carried.slice(lastTapped + 1).reduce((all, { asks }) => all + asks, 0)
+  return extraAid(carried, untapped)
+}

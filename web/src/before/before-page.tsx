@@ -17,6 +17,7 @@ import { useArrangedPlan } from './arrange/use-arranged-plan'
 import { Heat } from './heat'
 import { Tired } from './tired'
 import { Ribbon } from './ribbon'
+import { Worn } from './worn'
 
 const cautionsOf = (plan: SessionPlan): readonly string[] => [
   ...new Set(plan.bursts.flatMap(({ cautions }) => cautions)),
@@ -144,6 +145,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
                   <li key={item}>{item}</li>
                 ))}
               </ul>
+              <Worn horseId={line.horse.id} />
             </section>
             <section className="border-t-4 border-stop bg-panel p-3">
               <h2 className="mb-1 text-lg text-stop">Take care</h2>

@@ -14,7 +14,7 @@ const PARTS = [
 type Part = (typeof PARTS)[number][0]
 
 /** What was told of each part; a ride told row by row elsewhere is changed part by part. */
-export const partsOf = (told: EntryOf<'ride'> | null): Record<Part, string> => {
+const partsOf = (told: EntryOf<'ride'> | null): Record<Part, string> => {
   const typed = Object.fromEntries(PARTS.map(([part]) => [part, ''])) as Record<Part, string>
   const firstFast = told?.rows.findIndex(({ gait }) => gait !== 'walk') ?? -1
   told?.rows.forEach(({ rein, gait, minutes }, i) => {
@@ -29,9 +29,23 @@ export const partsOf = (told: EntryOf<'ride'> | null): Record<Part, string> => {
   return typed
 }
 
+const shown = (count: number | undefined): string => (count === undefined ? '' : String(count))
+
+/** What stands in the fields of a ride that are not called as what was told. */
+export const typedOf = (told: EntryOf<'ride'> | null): Readonly<Record<string, string>> => ({
+  ...partsOf(told),
+  asks: shown(told?.aid?.asks),
+  tapped: shown(told?.aid?.tapped),
+  mostTaps: shown(told?.aid?.mostTaps),
+})
+
 /** A ride from what its fields say. */
 export const rideFrom = (values: Readonly<Record<string, unknown>>): object => ({
   ...values,
+  aid:
+    values.asks === null
+      ? null
+      : { asks: values.asks, tapped: values.tapped ?? 0, mostTaps: values.mostTaps ?? 0 },
   groundMinutes: values.groundMinutes ?? 0,
   rows: PARTS.flatMap(([part, rein, gait]) => {
     const minutes = values[part] as number | null
@@ -56,4 +70,7 @@ export const rideFields = (today: string): readonly EntryField[] => [
     ],
   },
   { name: 'ended', label: 'What ended it' },
+  { name: 'asks', label: 'Asks of the leg', hint: 'where a stick was carried', as: 'number', of: 'aid' },
+  { name: 'tapped', label: 'Of them with a tap', as: 'number', of: 'aid' },
+  { name: 'mostTaps', label: 'Most taps at one', as: 'number', of: 'aid' },
 ]

@@ -1,7 +1,7 @@
 import { entriesOf } from '@still-pine/contract/entries-of'
 import { daysBetween } from '@still-pine/core/answer'
 import { ageBounds } from '@still-pine/core/facts'
-import { rideBook } from '@still-pine/core/ride'
+import { aidOf, rideBook } from '@still-pine/core/ride'
 import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
@@ -9,8 +9,8 @@ import { ShutList } from '../../shared/shut-list'
 import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
 import { longDay } from '../../shared/words'
-import { partsOf, rideFields, rideFrom } from './ride-fields'
-import { againstWords, nextWords, rideWords } from './sentences'
+import { rideFields, rideFrom, typedOf } from './ride-fields'
+import { againstWords, aidWords, nextWords, rideWords } from './sentences'
 
 /** The rides of a horse by number: day 20 of work may be ride 6. */
 const RidesPage = () => {
@@ -24,6 +24,7 @@ const RidesPage = () => {
     told.map((one) => ({ ...one, beganAt: one.beganAt === null ? null : Date.parse(one.beganAt) })),
     { on: day, ageOn: (on) => ageBounds(aged, on)?.low ?? null },
   )
+  const aid = aidOf(rides.map((one) => one.told.aid))
   const numbered = new Map(rides.map((one) => [one.told.id, one]))
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
@@ -35,6 +36,7 @@ const RidesPage = () => {
           Ground work first. It ends at its minutes, on the first good one of something new, at a sign that it
           tires, after a minute tight. Then a slack rein, down after a pause, five minutes walked.
         </p>
+        {aid && <p>{aidWords(aid)}</p>}
         <p className="text-quiet">
           {rides.length} rides, {line.workDays} work days, {daysBetween(horse.arrived, day)} calendar days
           here.
@@ -56,7 +58,7 @@ const RidesPage = () => {
             return against.length > 0 && <p className="font-bold text-stop">{against.join(', ')}</p>
           }}
           fields={rideFields(day)}
-          start={partsOf}
+          start={typedOf}
           read={rideFrom}
           submit="Keep this ride"
         />

@@ -1,5 +1,5 @@
 import type { EntryOf } from '@still-pine/contract/entries-of'
-import type { rideBook } from '@still-pine/core/ride'
+import type { aidOf, rideBook } from '@still-pine/core/ride'
 
 /** An entry with its beginning on the clock. */
 type RiddenEntry = Omit<EntryOf<'ride'>, 'beganAt'> & { readonly beganAt: number | null }
@@ -65,3 +65,13 @@ export const rideWords = ({ told, judged }: Ride): string =>
     `${told.rider}${told.helper ? `, ${told.helper} on the ground` : ''}`,
     `went ${told.went}${told.ended ? `, ended ${told.ended}` : ''}`,
   ].join('; ')
+
+const AID_SAYS = {
+  keep: 'the stick may go along for now',
+  'put-away': 'put the stick away',
+  'back-to-the-ground': 'the leg is not learnt: back to the ground with it',
+} as const
+
+/** "Tapped at 2 of 10 asks on the last ride: put the stick away." */
+export const aidWords = ({ share, tooManyTaps, says }: NonNullable<ReturnType<typeof aidOf>>): string =>
+  `Tapped at ${Math.round(100 * share)} % of the asks on the last ride: ${AID_SAYS[says]}.${tooManyTaps ? ' One or two taps where the ground cue lay, no more.' : ''}`
