@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import type { Attachment } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
 import { enterDemo, expect, PHONE, press, test, wait } from './fixtures'
-import { settleIn } from './this-device'
+import { settledIn } from './this-device'
 import { png, WEBM } from '../server/tests/media'
 
 test.use({
@@ -46,8 +46,7 @@ test.describe('on a phone', () => {
     context,
     demo,
   }) => {
-    const id = await enterDemo(page, demo)
-    await settleIn(page, Object.keys(id).length)
+    const id = await settledIn(page, demo)
     await context.setOffline(true)
     // A session that begins and ends without signal, with one answer.
     await page.goto(`${demo.url}/pen/${id.Snipe}?step=loose-turn-in`)

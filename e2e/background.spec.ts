@@ -1,11 +1,10 @@
-import { enterDemo, expect, test, press, wait } from './fixtures'
-import { savedOf, lying, settleIn } from './this-device'
+import { expect, test, press, wait } from './fixtures'
+import { savedOf, lying, settledIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
 
 test('what waits is sent in the background when its page is gone', async ({ page, context, demo }) => {
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   const devTools = await context.newCDPSession(page)
   const registered = new Promise<string>((resolve) =>
     devTools.on('ServiceWorker.workerRegistrationUpdated', ({ registrations }) => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Session } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
 import { enterDemo, expect, PHONE, test, press, wait } from './fixtures'
-import { entry, savedOf, lay, lying, session, settleIn } from './this-device'
+import { entry, savedOf, lay, lying, session, settledIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
 // Ten horses are carried along first, which on a busy machine takes its time.
@@ -48,8 +48,7 @@ test.describe('on a phone', () => {
     context,
     demo,
   }) => {
-    const id = await enterDemo(page, demo)
-    await settleIn(page, Object.keys(id).length)
+    const id = await settledIn(page, demo)
     const before = await savedOf(page, demo, { horse: id.Snipe!, step: 'loose-turn-in' })
     await context.setOffline(true)
     // The phone was off: a new page, and nothing but what lies on it.
@@ -97,8 +96,7 @@ test.describe('on a phone', () => {
     context,
     demo,
   }) => {
-    const id = await enterDemo(page, demo)
-    await settleIn(page, Object.keys(id).length)
+    const id = await settledIn(page, demo)
     await context.setOffline(true)
     await page.goto(`${demo.url}/pen/${id.Burdock}?step=lead-up`)
     await logAsks(page, [
@@ -144,8 +142,7 @@ test('two phones log one horse at once without signal: both are kept, and shown 
   const pages = await Promise.all(phones.map((phone) => phone.newPage()))
   let id: Record<string, string> = {}
   for (const page of pages) {
-    id = await enterDemo(page, demo)
-    await settleIn(page, Object.keys(id).length)
+    id = await settledIn(page, demo)
   }
   const before = (await savedOf(pages[0]!, demo, { horse: id.Teal!, step: 'face-up' })).length
   await Promise.all(phones.map((phone) => phone.setOffline(true)))
@@ -201,8 +198,7 @@ test('a reply that is lost doubles nothing, and a database that is away loses no
 })
 
 test('a step is read without signal as the server tells it', async ({ page, context, demo }) => {
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   const charts = page.getByRole('img', { name: /^(Lightness|Chance|Left against right) of/ })
   const labels = async (): Promise<(string | null)[]> => {
     await page.goto(`${demo.url}/horses/${id.Sedge}/steps/yield-hind`)
@@ -306,8 +302,7 @@ test('a device that is full makes room, and says so where there is none', async 
       throw new DOMException('The disk is full.', 'QuotaExceededError')
     }
   })
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   await page.goto(`${demo.url}/pen/${id.Teal}?step=settle-in-pen`)
   await button(page, /^Start/)
     .first()
@@ -344,8 +339,7 @@ test('a browser that keeps nothing says so before the first answer', async ({ pa
 })
 
 test('records that were spoilt are fetched anew', async ({ page, context, demo }) => {
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   const me = await meOf(page)
   await lay(page, 'carried', [{ personId: me, horseId: id.Sedge, answers: 'rats were here' }])
   await lay(page, 'drafts', [{ personId: me, horseId: id.Sedge, state: { answers: 7 } }])
@@ -373,8 +367,7 @@ test('leaving keeps what waits for its person, or wipes it; a lost phone is cut 
   browser,
   demo,
 }) => {
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   await context.setOffline(true)
   await page.goto(`${demo.url}/pen/${id.Burdock}?step=yield-hind`)
   await logAsks(page, [[700, 'l']])
@@ -420,8 +413,7 @@ test('nothing that the screen calls kept is lost however often the page is kille
   demo,
 }) => {
   test.setTimeout(600_000)
-  const id = await enterDemo(page, demo)
-  await settleIn(page, Object.keys(id).length)
+  const id = await settledIn(page, demo)
   await page.goto(`${demo.url}/pen/${id.Burdock}?step=yield-hind`)
   await context.setOffline(true)
   let running = page

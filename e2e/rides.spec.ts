@@ -1,5 +1,5 @@
-import { enterDemo, expect, PHONE, test } from './fixtures'
-import { settleIn } from './this-device'
+import { expect, PHONE, test } from './fixtures'
+import { settledIn } from './this-device'
 
 test.use({ serviceWorkers: 'allow' })
 test.describe.configure({ timeout: 300_000 })
@@ -12,8 +12,7 @@ test.describe('on a phone', () => {
     context,
     demo,
   }) => {
-    const id = await enterDemo(page, demo)
-    await settleIn(page, Object.keys(id).length)
+    const id = await settledIn(page, demo)
     await context.setOffline(true)
     await page.goto(`${demo.url}/horses/${id.Bittern}/rides`)
     await expect(page.getByText(/^Ride 1 may be 3 minutes, all of it walk/)).toBeVisible()

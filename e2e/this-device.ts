@@ -1,6 +1,6 @@
 import type { SavedAnswer } from '@still-pine/contract'
 import type { Page } from '@playwright/test'
-import { expect } from './fixtures'
+import { enterDemo, expect } from './fixtures'
 import type { Product } from './product'
 
 type Shelf = 'waiting' | 'carried' | 'replies' | 'drafts' | 'facts'
@@ -47,6 +47,13 @@ export const lay = (page: Page, shelf: Shelf, values: readonly object[]): Promis
 export const settleIn = async (page: Page, horses: number): Promise<void> => {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
   await expect.poll(async () => (await lying(page, 'carried')).length, { timeout: 150_000 }).toBe(horses)
+}
+
+/** Signs in to the demo and waits until everything is on the device; gives the ids of the horses by name. */
+export const settledIn = async (page: Page, demo: Product): Promise<Record<string, string>> => {
+  const id = await enterDemo(page, demo)
+  await settleIn(page, Object.keys(id).length)
+  return id
 }
 
 export const savedOf = async (

@@ -68,9 +68,13 @@ const recordTimes = async (
     await page.evaluate(watchRecord)
     await door.click()
     // Nothing is looked for in the page meanwhile: that would take from the time it measures.
-    await page.waitForFunction(() => Number.isFinite((window as unknown as { seen: Seen }).seen.drawn), null, {
-      polling: 1_000,
-    })
+    await page.waitForFunction(
+      () => Number.isFinite((window as unknown as { seen: Seen }).seen.drawn),
+      null,
+      {
+        polling: 1_000,
+      },
+    )
     const { seen, came } = await page.evaluate(() => ({
       seen: (window as unknown as { seen: Required<Seen> }).seen,
       came: Math.max(

@@ -16,7 +16,8 @@ const CORRECTION = {
   withdrawn: Because.min(1, 'Say why in a word.').nullable().default(null),
 } as const
 
-const CHECK = {
+/** What a check says. */
+export const CHECK_TOLD = {
   kind: z.enum(CHECK_KINDS),
   on: Day,
   until: Day.nullable(),
@@ -26,7 +27,8 @@ const CHECK = {
   note: Text,
 } as const
 
-const INCIDENT = {
+/** What an incident says. */
+export const INCIDENT_TOLD = {
   kind: z.enum(INCIDENT_KINDS),
   on: Day,
   /** The moment, where it was recorded as it happened. */
@@ -44,7 +46,7 @@ const INCIDENT = {
 } as const
 
 export const PutCheck = z
-  .object({ ...CHECK, ...CORRECTION })
+  .object({ ...CHECK_TOLD, ...CORRECTION })
   .refine(({ on, until }) => until === null || until >= on, {
     message: 'It ends before it begins.',
     path: ['until'],
@@ -76,7 +78,7 @@ export const fromSerious = ({
 
 /** An incident as it is written, also by a device that still calls it serious. */
 export const PutIncident = z
-  .object({ ...INCIDENT, ...CORRECTION, serious: z.boolean().optional() })
+  .object({ ...INCIDENT_TOLD, ...CORRECTION, serious: z.boolean().optional() })
   .transform(({ serious, ...incident }) =>
     serious === undefined ? incident : { ...incident, ...fromSerious({ ...incident, serious }) },
   )
@@ -89,16 +91,16 @@ const Withdrawn = z.object({ at: Instant, byName: z.string(), because: z.string(
 
 export const Check = z.object({
   id: Id,
-  ...CHECK,
+  ...CHECK_TOLD,
   withdrawn: Withdrawn,
-  earlier: earlier(z.object(CHECK)).default([]),
+  earlier: earlier(z.object(CHECK_TOLD)).default([]),
 })
 
 export const Incident = z.object({
   id: Id,
-  ...INCIDENT,
+  ...INCIDENT_TOLD,
   withdrawn: Withdrawn,
-  earlier: earlier(z.object(INCIDENT)).default([]),
+  earlier: earlier(z.object(INCIDENT_TOLD)).default([]),
 })
 
 export const PutOverrule = z.object({

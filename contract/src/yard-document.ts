@@ -2,7 +2,7 @@ import { BLOCK_KINDS } from '@still-pine/core/blocks'
 import { z } from 'zod'
 import { ANSWER_DETAILS } from './answer-details'
 import { ArrivalResult, Snapshot } from './blocks'
-import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from './care'
+import { CHECK_TOLD, CONFIRMATIONS, INCIDENT_TOLD } from './care'
 import { CircumstancesSchema, Promised } from './circumstances'
 import { MEDIA_TYPES, PutAttachment } from './attachments'
 import { PutEntry } from './entries'
@@ -94,36 +94,8 @@ export const YARD_PARTS = {
     replaces: Id.nullable(),
   }),
   voidings: z.object({ id: Id, answer: Id, person: Id, at: Instant, reason: words(200) }),
-  checks: z.object({
-    id: Id,
-    horse: Id,
-    person: Id,
-    kind: z.enum(CHECK_KINDS),
-    on: Day,
-    until: Day.nullable(),
-    passed: z.boolean(),
-    leaves: z.enum(LEAVES).nullable().default(null),
-    note: Text,
-    withdrawn: WithdrawnRecord,
-  }),
-  incidents: z.object({
-    id: Id,
-    horse: Id,
-    person: Id,
-    kind: z.enum(INCIDENT_KINDS),
-    on: Day,
-    at: Instant.nullable().default(null),
-    step: StepKey.nullable(),
-    side: SideSchema.nullable(),
-    rung: RungMark.nullable().default(null),
-    mounted: z.boolean().default(false),
-    fell: z.boolean().default(false),
-    hurt: z.enum(HURT).default('none'),
-    where: Text,
-    before: Text,
-    after: Text,
-    withdrawn: WithdrawnRecord,
-  }),
+  checks: z.object({ id: Id, horse: Id, person: Id, ...CHECK_TOLD, withdrawn: WithdrawnRecord }),
+  incidents: z.object({ id: Id, horse: Id, person: Id, ...INCIDENT_TOLD, withdrawn: WithdrawnRecord }),
   /** How checks and incidents were worded before they were corrected. */
   corrections: z.object({
     id: Id,
