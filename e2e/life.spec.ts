@@ -135,9 +135,11 @@ test('a person signs in, a place is chosen, and the record tells where a step wa
   await wait(page, 400)
   await press(page, 'Space')
   await page.keyboard.press('l')
-  await expect(page.getByText(/all saved/)).toBeVisible({ timeout: 30_000 })
-  const worked = await page.request.get(`${demo.url}/api/v1/horses/${horse}/worked`)
-  expect(((await worked.json()) as { rows: { place: string }[] }).rows[0]!.place).toBe('Birch paddock')
+  const provedAt = async (): Promise<string | undefined> => {
+    const worked = await page.request.get(`${demo.url}/api/v1/horses/${horse}/worked`)
+    return ((await worked.json()) as { rows: { place: string }[] }).rows[0]?.place
+  }
+  await expect.poll(provedAt, { timeout: 30_000 }).toBe('Birch paddock')
 })
 
 test('an owner reads the report of their own horse, and nothing of the work', async ({

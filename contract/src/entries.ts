@@ -1,5 +1,6 @@
 import { CARE_KINDS } from '@still-pine/core/care-calendar'
 import { CHANNELS, RHYTHMS } from '@still-pine/core/cues'
+import { isLawAge, LAW_AGES, LAW_NOTES } from '@still-pine/core/facts'
 import { CHANGED } from '@still-pine/core/jumping'
 import { TIRED_SIGNS } from '@still-pine/core/leave-off'
 import { GAITS, REINS } from '@still-pine/core/load'
@@ -192,6 +193,35 @@ const RideEntry = entry('ride', {
   path: ['helper'],
 })
 
+/** Two people go through a first time up: who does what, and that getting off was rehearsed. */
+const RunSheetBegun = entry('run-sheet', {
+  rider: words(80).trim().min(1, 'Who sits up?'),
+  helper: words(80).trim().min(1, 'Nobody sits up for the first time without a helper on the ground.'),
+  /** The session its answers are in. */
+  sessionId: Id,
+  startedAt: Instant,
+  rehearsed: z.literal(true, 'Rehearse it first: down on “down”, and who lets go of what.'),
+}).refine(({ rider, helper }) => plain(rider) !== plain(helper), {
+  message: 'The rider cannot be the helper.',
+  path: ['helper'],
+})
+
+/** What the yard’s country or body asks, with where it stands; what is about an age says from which month. */
+const LawEntry = entry('law', {
+  about: z.enum([...LAW_AGES, ...LAW_NOTES]),
+  months: whole(1, 600).nullable().default(null),
+  says: words(500).trim().default(''),
+  source: Said,
+})
+  .refine(({ about, months }) => !isLawAge(about) || months !== null, {
+    message: 'From which month on?',
+    path: ['months'],
+  })
+  .refine(({ about, says }) => isLawAge(about) || says !== '', {
+    message: 'Please write it down.',
+    path: ['says'],
+  })
+
 const Worn = words(120).trim().default('')
 
 /** What it wears from this day on; the newest stands. */
@@ -249,6 +279,8 @@ const KINDS = [
   BitCarried,
   StringsSet,
   JumpsDone,
+  RunSheetBegun,
+  LawEntry,
 ] as const
 
 /** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */

@@ -1,3 +1,4 @@
+import { LAW_AGES } from '@still-pine/core/facts'
 import type { SessionPlan } from '@still-pine/core/plan'
 import type { Facts, GateVerdict, Notice, TrackView } from '@still-pine/core/readiness'
 import { z } from 'zod'
@@ -186,6 +187,9 @@ export const FactsSchema = z.object({
   weightKg: z.number().nullable().default(null),
   conditionScore: z.number().nullable().default(null),
   heat: z.enum(['go-on', 'shorter', 'walk-only', 'not-today']).nullable().default(null),
+  leastAges: z
+    .array(z.object({ about: z.enum(LAW_AGES), months: z.number().int(), source: z.string() }))
+    .default([]),
   overruled: z.array(z.object({ gate: z.string(), byName: z.string() })).default([]),
 }) satisfies z.ZodType<Facts>
 

@@ -1,4 +1,4 @@
-import { files, type Entry } from '@still-pine/contract'
+import { files, type Entry, type Line } from '@still-pine/contract'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { addHorse, sendBatch, TestClock } from './making'
@@ -53,6 +53,15 @@ const RIDE = {
   went: 'well',
 }
 
+const SHEET = {
+  kind: 'run-sheet',
+  rider: 'Runa',
+  helper: 'Orm',
+  sessionId: uuid(),
+  startedAt: '2026-05-14T09:00:00Z',
+  rehearsed: true,
+}
+
 describe('an entry of a horse', () => {
   it('is kept as it was told, changed under its id, and taken back', async () => {
     const id = uuid()
@@ -80,6 +89,19 @@ describe('an entry of a horse', () => {
     expect((await listed(other)).map(({ kind }) => kind)).toEqual(['heat'])
   })
 
+  it('that is law raises a least age of every horse of the yard, and of what was judged before', async () => {
+    const grown = await addHorse(yard.starter, { name: 'Sorrel', born: '2022-05-01' })
+    const stops = async (): Promise<readonly string[]> => {
+      const { body } = await yard.starter.get<Line>(`/horses/${grown}/line`)
+      const gate = body.gates.find((one) => one.gate === 'first-time-up')!
+      return gate.stops.filter(({ rule }) => rule === 'age').map(({ words }) => words)
+    }
+    expect(await stops()).toEqual([])
+    const law = { kind: 'law', about: 'mounted', months: 60, source: 'the Act', ofYard: true }
+    await sendBatch(yard.starter, [enter(law)], clock.iso)
+    expect(await stops()).toEqual(['It is 48 months old; the least age is 60, by the Act.'])
+  })
+
   it.each([
     [{ ...LUNGE, diameterM: 0 }, 'entry.diameterM'],
     [{ ...LUNGE, diameterM: 400 }, 'entry.diameterM'],
@@ -99,6 +121,14 @@ describe('an entry of a horse', () => {
     [{ ...RIDE, rider: '' }, 'entry.rider'],
     [{ kind: 'bit-carry', minutes: 10, quietMinutes: 12 }, 'entry.quietMinutes'],
     [{ kind: 'strings', cm: 5, well: true, noseAhead: true }, 'entry.cm'],
+    [{ ...RIDE, aid: { asks: 3, tapped: 4, mostTaps: 1 } }, 'entry.aid.tapped'],
+    [{ kind: 'jumps', heightCm: 300, efforts: 4 }, 'entry.heightCm'],
+    [{ kind: 'jumps', heightCm: 30, efforts: 1, goodLeft: 1, goodRight: 1 }, 'entry.goodLeft'],
+    [{ ...SHEET, rehearsed: false }, 'entry.rehearsed'],
+    [{ ...SHEET, helper: 'RUNA' }, 'entry.helper'],
+    [{ kind: 'law', about: 'mounted', source: 'Act' }, 'entry.months'],
+    [{ kind: 'law', about: 'transport', source: 'Act' }, 'entry.says'],
+    [{ kind: 'law', about: 'mounted', months: 48, source: '' }, 'entry.source'],
     [{ kind: 'magic' }, 'entry.kind'],
     [{ ...CUE, on: '2026-05-15' }, 'entry.on'],
   ])('%j is refused at its field', async (wrong, path) => {

@@ -6,7 +6,7 @@ import { lineWork } from '@still-pine/core/load'
 import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
 import { offWork, type BlockNow } from '@still-pine/core/blocks'
-import { ageBounds, type KnownRung, type Rider } from '@still-pine/core/facts'
+import { ageBounds, isLawAge, type KnownRung, type LeastAge, type Rider } from '@still-pine/core/facts'
 import { rungAt, stepOf, type Program } from '@still-pine/core/program'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
 import { entriesOf } from '@still-pine/contract/entries-of'
@@ -87,6 +87,7 @@ const factsTold = ({
   weightKg,
   conditionScore,
   heat,
+  leastAges,
   overruled,
 }: Facts): Line['facts'] => ({
   born,
@@ -101,6 +102,7 @@ const factsTold = ({
   weightKg: weightKg ?? null,
   conditionScore: conditionScore ?? null,
   heat: heat ?? null,
+  leastAges: [...(leastAges ?? [])],
   overruled: (overruled ?? []).map(({ gate, byName }) => ({ gate, byName })),
   checks: checks.map(({ kind, on, until, passed, leaves }) => ({
     kind,
@@ -171,6 +173,12 @@ const heatOn = (entries: readonly Entry[], on: string): HeatSays | null => {
   return last ? heat(last.airC, last.humidityPercent, last.usedToHeat).says : null
 }
 
+/** Least ages of law or body, as the yard entered them. */
+const leastAgesIn = (entries: readonly Entry[]): readonly LeastAge[] =>
+  entriesOf(entries, 'law').flatMap(({ about, months, source }) =>
+    months === null || !isLawAge(about) ? [] : [{ about, months, source }],
+  )
+
 /** How heavy it is and who rides it; a weight that is older than it may be says nothing. */
 const weighed = ({ horse, measurements, entries, on }: Known) => {
   const aged = { born: horse.born, age: horse.estimate }
@@ -226,6 +234,7 @@ export const factsFrom = (told: Known): Facts => {
     loadDays: told.loadDays,
     ...weighed(told),
     heat: heatOn(told.entries, told.on),
+    leastAges: leastAgesIn(told.entries),
     overruled: told.overrules
       .filter(({ takenBack }) => !takenBack)
       .map(({ gate, byName }) => ({ gate, byName })),

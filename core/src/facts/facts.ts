@@ -1,3 +1,4 @@
+import type { LeastAge } from './law'
 import type { Day } from '../answer'
 import type { CareDone } from '../care-calendar'
 import type { HeatSays } from '../leave-off'
@@ -66,6 +67,8 @@ export interface Facts {
   readonly conditionScore?: number | null
   /** What the heat of the day leaves, where somebody measured it. */
   readonly heat?: HeatSays | null
+  /** Least ages of the country or the body, as the yard entered them. */
+  readonly leastAges?: readonly LeastAge[]
   /** Days since it was measured, where it is due again. */
   readonly unmeasuredDays?: number | null
   /** Hooves, worms, teeth and the rest, as somebody told them beside the checks. */

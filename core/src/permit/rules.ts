@@ -9,6 +9,7 @@ import {
   mouthStop,
   riderStop,
   saddleStop,
+  strictestAge,
   type Confirmation,
   type Facts,
 } from '../facts'
@@ -79,7 +80,8 @@ const age: Rule = (asking) => {
     0,
     ...LEAST_MONTHS.filter(([one]) => exposes(asking, one)).map(([, months]) => months),
   )
-  const words = least === 0 ? null : ageStop(asking.facts, asking.on, least)
+  const strictest = strictestAge(least, asking.facts.leastAges ?? [], (about) => exposes(asking, about))
+  const words = strictest.months === 0 ? null : ageStop(asking.facts, asking.on, strictest)
   return words === null ? [] : [reason('age', 'no', { words })]
 }
 

@@ -8,6 +8,8 @@ import {
   saddleStop,
   type Confirmation,
   type Facts,
+  strictestAge,
+  type Least,
 } from '../facts'
 import type { Gate, Program, StopRule } from '../program'
 import { closingsOf } from './closings'
@@ -33,16 +35,26 @@ export const CONFIRM_WORDS: Record<Confirmation, string> = {
 }
 
 /** Why a least age says no on a day, or nothing. An estimate must reach it at its lower end. */
-export const ageStop = (facts: Pick<Facts, 'born' | 'age'>, on: Day, leastMonths: number): string | null => {
+export const ageStop = (
+  facts: Pick<Facts, 'born' | 'age'>,
+  on: Day,
+  { months, source }: Least,
+): string | null => {
   const age = ageBounds(facts, on)
   if (age === null) return 'Its age is not known. Say what is known: “about four, give or take one”.'
-  if (age.low >= leastMonths) return null
+  if (age.low >= months) return null
   const is =
     age.low === age.high
       ? `It is ${count(age.low, 'month')} old`
       : `It may be only ${count(age.low, 'month')} old`
-  return `${is}; the least age is ${leastMonths}, and local law comes first.`
+  return source === null
+    ? `${is}; the least age is ${months}, and local law comes first.`
+    : `${is}; the least age is ${months}, by ${source}.`
 }
+
+/** The least age of a gate, or of the law for what lies behind it. */
+const leastOf = ({ leastMonths = 0, exposures = [] }: Gate, { leastAges = [] }: Facts): Least =>
+  strictestAge(leastMonths, leastAges, (about) => exposures.flat().includes(about))
 
 const incidentStop = (
   program: Program,
@@ -86,7 +98,7 @@ const stopWords = ({ program, gate, views, facts, on }: GateOnDay, rule: StopRul
     case 'saddle-check':
       return saddleStop(facts, on)
     case 'age':
-      return ageStop(facts, on, gate.leastMonths ?? 0)
+      return ageStop(facts, on, leastOf(gate, facts))
     case 'incident':
       return incidentStop(program, gate, { views, facts, on })
     case 'rider-share':

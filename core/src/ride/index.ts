@@ -10,6 +10,15 @@ export {
   type Ridden,
 } from './book'
 export { rideBook, type ToldRide } from './rides'
+export {
+  RUN_DOING,
+  RUN_STAGES,
+  runSheet,
+  sidesOfStage,
+  type RunAsk,
+  type RunSheet,
+  type RunStage,
+} from './run-sheet'
 export { tackBook, type TackTold, type Worn } from './tack-book'
 export { bitContact, bitSize, strings, tackDue, type Carried } from './tack'
 export { traceRidden, traceWords, type Traced } from './trace'

@@ -16,6 +16,7 @@ const PAGES: readonly (readonly [name: string, path: string])[] = [
   ['Places', '/yard/places'],
   ['Schools', '/yard/schools'],
   ['Files', '/yard/files'],
+  ['Law', '/yard/law'],
   ['Settings', '/yard/settings'],
   ['Practice pen', '/practice'],
   ['How the yard stands', '/yard/reading'],

@@ -76,6 +76,14 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'What this horse wears, whether the check of its saddle still holds, and how far its mouth is from a contact.',
     terms: [],
   },
+  Law: {
+    what: 'What your country or body asks: least ages, helmets, minors, welfare, transport, each with its source and day. A least age can only be raised by it; the rest is shown where it applies.',
+    terms: ['Gate'],
+  },
+  'First time up': {
+    what: 'A run sheet for two: who does what at each stage, three loose ones on each side before the next, back a stage at a tight one. The other phone follows as it is logged; without signal each shows its own.',
+    terms: ['Loose, watchful, tight'],
+  },
   'Poles and fences': {
     what: 'How far apart poles and fences stand for this horse, drawn to scale with its strides, and how much of it is enough.',
     terms: [],

@@ -64,9 +64,16 @@ const OneField = ({ field: { label, hint, as, suggested }, typed, fault, onType 
   const listId = useId()
   if (typeof typed === 'boolean')
     return (
-      <Tick checked={typed} onChange={({ target }) => onType(target.checked)}>
-        {label}
-      </Tick>
+      <>
+        <Tick checked={typed} onChange={({ target }) => onType(target.checked)}>
+          {label}
+        </Tick>
+        {fault && (
+          <p role="alert" className="font-bold text-stop">
+            {fault}
+          </p>
+        )}
+      </>
     )
   const props = {
     label,

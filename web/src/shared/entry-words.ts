@@ -38,6 +38,10 @@ export const entryWords = (entry: PutEntry): string => {
       return 'the bit carried'
     case 'strings':
       return `strings of ${entry.cm} cm`
+    case 'law':
+      return `what ${entry.source} asks`
+    case 'run-sheet':
+      return `a first time up: ${entry.rider}, ${entry.helper} on the ground`
     case 'jumps':
       return `${entry.efforts} over fences of ${entry.heightCm} cm`
     case 'ride':

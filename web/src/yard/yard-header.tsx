@@ -7,6 +7,7 @@ const PAGES = [
   ['/yard/schools', 'Schools'],
   ['/yard/files', 'Files'],
   ['/yard/reading', 'Reports'],
+  ['/yard/law', 'Law'],
   ['/yard/settings', 'Settings'],
   ['/practice', 'Practice pen'],
 ] as const
