@@ -4,6 +4,7 @@ import { permit, type Permit, type Reason } from '@still-pine/core/permit'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { RUN_DOING, RUN_STAGES, runSheet, type RunSheet } from '@still-pine/core/ride'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { useQuery } from '../../app/client'
 import { Confirmations } from '../../shared/confirmations'
 import { LawNotes } from '../../shared/law-notes'
@@ -199,7 +200,12 @@ const RunSheetPage = () => {
   const isTaught = RUN_STAGES.every((stage) => stepOf(program, stage))
   return (
     <main className="mx-auto flex w-full max-w-4xl flex-col gap-4 px-4 py-3">
-      <h1 className="text-3xl">First time up: {line.horse.name}</h1>
+      <div className="flex items-baseline justify-between gap-3">
+        <h1 className="text-3xl">First time up: {line.horse.name}</h1>
+        <Link className="inline-flex min-h-16 items-center font-bold underline" to={`/before/${horseId}`}>
+          Done
+        </Link>
+      </div>
       {!isTaught && <p>This school has other stages: go through them in the pen, one by one.</p>}
       <LawNotes horseId={horseId} about={['helmet', 'minors', 'mounted', 'whole-weight']} />
       {isTaught && sheet && <Running line={line} program={program} sheet={sheet} personId={me.person.id} />}
