@@ -10,6 +10,6 @@ export default defineConfig({
     target: 'es2022',
     outDir: '../web/dist/stand-ins',
     emptyOutDir: true,
-    rollupOptions: { input: { remote: page('remote'), gauge: page('gauge') } },
+    rollupOptions: { input: { remote: page('remote'), gauge: page('gauge'), strap: page('strap') } },
   },
 })

@@ -263,6 +263,41 @@ const StringsSet = entry('strings', {
   noseAhead: z.boolean(),
 })
 
+const Bpm = between(20, 250, 'beats a minute')
+const Seconds = between(0, MOST_SECONDS, 'seconds')
+
+/** What a heart strap or a rope gauge said of one ask: it stands beside the person's mark and changes nothing. */
+const Sensed = entry('sensed', {
+  step: StepKey,
+  sessionId: Id,
+  /** When the answer was given, by which it is found whatever was corrected at it since. */
+  at: Instant,
+  heart: z
+    .object({
+      keptShare: between(0, 1),
+      restBpm: Bpm,
+      peakBpm: Bpm,
+      /** From the peak until it was near rest again; nothing where it was not. */
+      recoverySeconds: Seconds.nullable(),
+      byHeart: z.union([z.literal(0), z.literal(1), z.literal(2)]),
+    })
+    .nullable()
+    .default(null),
+  pull: z
+    .object({
+      limitNewtons: between(0.5, 1_000, 'N'),
+      peakNewtons: between(0, 20_000, 'N'),
+      overSeconds: Seconds,
+      impulseNs: between(0, 1_000_000),
+      deadPull: z.boolean(),
+    })
+    .nullable()
+    .default(null),
+}).refine(({ heart, pull }) => heart !== null || pull !== null, {
+  message: 'Neither the strap nor the gauge said anything.',
+  path: ['heart'],
+})
+
 const KINDS = [
   LineWork,
   CueEntry,
@@ -281,6 +316,7 @@ const KINDS = [
   JumpsDone,
   RunSheetBegun,
   LawEntry,
+  Sensed,
 ] as const
 
 /** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */

@@ -14,5 +14,12 @@ export const GAUGE_CHANNEL = 'still-pine-gauge'
 /** One reading of a rope gauge. */
 export const GaugeReading = z.object({ newtons: z.number().min(0).max(20_000) })
 
+/** The channel on which a heart strap sends its messages. */
+export const HEART_CHANNEL = 'still-pine-heart'
+
+/** One message of the standard heart-rate service, byte for byte. */
+export const HeartMessage = z.object({ bytes: z.array(z.number().int().min(0).max(255)).min(2).max(64) })
+
+export type HeartMessage = z.infer<typeof HeartMessage>
 export type RemoteKey = z.input<typeof RemoteKey>
 export type GaugeReading = z.infer<typeof GaugeReading>

@@ -71,7 +71,8 @@ const byHeartOf = (recovery: number | null): Calm => {
   return !over(recovery, CALM_SECONDS) ? 0 : !over(recovery, WATCHFUL_SECONDS) ? 1 : 2
 }
 
-const agreement = (byHeart: Calm, calm: Calm | null) => {
+/** What the heart says beside the person's own mark: it agrees, or which way it differs. */
+export const agreement = (byHeart: Calm, calm: Calm | null) => {
   if (calm === null) return { agrees: null, says: 'person-did-not-say' as const }
   if (byHeart === calm) return { agrees: true, says: 'agrees' as const }
   const says = byHeart > calm ? ('heart-says-tighter' as const) : ('heart-says-looser' as const)

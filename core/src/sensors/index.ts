@@ -1,2 +1,5 @@
-export { heart, type Beat } from './heart'
+export { agreement, heart, type Beat } from './heart'
+export { pullLimit } from './limit'
 export { pull, type Pulled } from './pull'
+export { strapBeat, type StrapBeat } from './strap'
+export { witnessesInWords, type Witnessed } from './words'

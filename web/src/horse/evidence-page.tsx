@@ -21,6 +21,7 @@ import { Fold } from '../ui/fold'
 import { useIsDesk } from '../ui/use-is-desk'
 import { Repairs } from './evidence/repairs'
 import { StepEvidence } from './evidence/step-evidence'
+import { Witnesses } from './evidence/witnesses'
 import { Card } from './step-card'
 import { StepPlace } from './step-place'
 import { useHorse } from '../shared/use-horse'
@@ -210,6 +211,7 @@ const EvidencePage = () => {
         </ul>
       )}
       <StepEvidence line={line} program={program} step={step} />
+      <Witnesses horseId={horseId} step={step} answers={data?.answers ?? []} />
       <div>
         <Repairs horseId={horseId} step={step} program={program} today={line.day} />
         <Fold title="How it is asked" isOpen={isDesk}>

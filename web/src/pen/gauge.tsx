@@ -11,9 +11,10 @@ import type { Step } from '@still-pine/core/program'
 import { useCallback, useEffect, useRef } from 'react'
 import { useAppStore } from '../app/store'
 import { PaceArc } from '../drawing/pace-arc'
+import { HeartLine } from './sensors/heart-line'
 import type { PenAnswer } from './pen-slice'
 import { useSecondsSince } from './use-clock'
-import { usePull } from './use-gauge'
+import { usePull } from './sensors/use-gauge'
 import type { PenView } from './use-pen'
 
 /** The phase an ask is in. */
@@ -165,6 +166,7 @@ export const Gauge = ({ view, pace, vibrate }: Props) => {
   const worst = view.pen.running?.worst
   return (
     <div className="@container-size relative mx-auto h-full min-h-0 w-full max-w-[44rem]">
+      <HeartLine />
       {kind === 'hold' ? (
         <HoldGauge view={view} seconds={seconds} />
       ) : kind === 'ask' ? (

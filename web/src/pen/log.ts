@@ -1,4 +1,4 @@
-import { PutIncident, type BatchItem, type PromisedAsk } from '@still-pine/contract'
+import { PutEntry, PutIncident, type BatchItem, type PromisedAsk } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import type { Calm, Grade } from '@still-pine/core/answer'
 import { v7 as uuid } from 'uuid'
@@ -12,6 +12,7 @@ import {
   marked,
   penOpened,
   replaced,
+  sensed,
   sessionWasSaved,
   STANDING_ANYWHERE,
   takenBack,
@@ -21,6 +22,7 @@ import {
   type PenState,
   type Run,
 } from './pen-slice'
+import type { Said } from './sensors/witness'
 import { whereNow } from '../shared/where'
 
 /** Milliseconds after an answer in which its calm is one press. */
@@ -102,6 +104,7 @@ export const openPen =
       incidents: [],
       calmFor: null,
       mark: null,
+      sensed: null,
     }
     // An ask that ran when the page went is not an answer yet: its person says what became of it.
     // A gate's checks are what it wants now, and afterwards the day's plan is back.
@@ -118,6 +121,7 @@ export const openPen =
             unfinished: kept.running ? kept.aim : (kept.unfinished ?? null),
             calmFor: null,
             mark: null,
+            sensed: null,
           }
         : fresh
     dispatch(
@@ -295,6 +299,20 @@ export const notePull = (
     (answers) => answers.find(({ id }) => id === answerId),
     () => pull,
   )
+
+/** Keeps what a strap and a gauge said of an answer; an answer taken back meanwhile is nobody's. */
+export const noteSensed =
+  (personId: string, at: string, said: Said): AppThunk<Promise<void>> =>
+  (dispatch, getState) =>
+    inTurn(async () => {
+      const pen = getState().pen
+      const answer = pen?.answers.find((one) => one.at === at)
+      if (!pen || !answer) return
+      dispatch(sensed(said))
+      const { day: on, sessionId } = pen
+      const entry = PutEntry.parse({ kind: 'sensed', on, step: answer.step, sessionId, at, ...said })
+      await keep(personId, pen, { do: 'enter', id: uuid(), horseId: pen.horseId, entry })
+    })
 
 export const noteCalm =
   (personId: string, calm: Calm): AppThunk<Promise<void>> =>

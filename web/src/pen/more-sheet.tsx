@@ -8,6 +8,7 @@ import { withDays } from '../shared/words'
 import type { Next } from './advice-bar'
 import { AddButtons } from '../shared/attachments/add-buttons'
 import { PlacePicker } from '../shared/place-picker'
+import { StrapPart } from './sensors/strap-part'
 import type { PenView } from './use-pen'
 import type { PenFaults } from './use-repairs'
 import type { PenActions } from './use-pen-actions'
@@ -95,6 +96,7 @@ export const MoreSheet = ({ view, actions, offers, above, next, repairs, recall,
             Help
           </Button>
         </div>
+        <StrapPart />
         {last && (
           <>
             <section>

@@ -40,6 +40,7 @@ const PEN: PenState = {
   danger: false,
   calmFor: null,
   mark: null,
+  sensed: null,
 }
 
 const ANSWER: PenAnswer = {

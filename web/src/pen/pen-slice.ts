@@ -4,6 +4,7 @@ import type { Zone } from '@still-pine/core/coverage'
 import type { Confirmation } from '@still-pine/core/facts'
 import type { Circumstances } from '@still-pine/core/circumstances'
 import type { Burst } from '@still-pine/core/plan'
+import type { Said } from './sensors/witness'
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit'
 
 /** One answer of this session, as the rail shows it. */
@@ -101,6 +102,8 @@ export interface PenState extends Run {
   }[]
   /** What was marked last at the last answer, and how that stood before: Undo takes a mark back before the answer. */
   readonly mark: { readonly at: string; readonly was: Marked } | null
+  /** What a strap and a gauge said of the last ask they were on. */
+  readonly sensed: Said | null
   /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
   readonly calmFor: { readonly id: string; readonly until: number } | null
 }
@@ -144,6 +147,7 @@ export const penSlice = createSlice({
     started: of((_pen, startedAt: number) => ({
       running: { startedAt, worst: 'nothing', corrections: 0, firm: 0, outSince: null, aids: 0 },
       calmFor: null,
+      sensed: null,
     })),
     worsened: of(({ running }, worst: Worst) =>
       running && WORSE.indexOf(worst) > WORSE.indexOf(running.worst)
@@ -196,6 +200,7 @@ export const penSlice = createSlice({
       mark: null,
       calmFor: null,
     })),
+    sensed: of((_pen, sensed: Said) => ({ sensed })),
     calmClosed: of<void>(() => ({ calmFor: null })),
     marked: of((_pen, mark: PenState['mark']) => ({ mark })),
   },
@@ -226,4 +231,5 @@ export const {
   takenBack,
   calmClosed,
   marked,
+  sensed,
 } = penSlice.actions

@@ -1,6 +1,7 @@
 import type { Line, Settings } from '@still-pine/contract'
 import { gradeWord, MOST_AIDS, type Calm, type Grade, type Side, type Worst } from '@still-pine/core/answer'
 import { pullOf } from '@still-pine/core/feel'
+import { pullLimit } from '@still-pine/core/sensors'
 import { markOf, rungName, stepOf, type Program } from '@still-pine/core/program'
 import { useMemo } from 'react'
 import { toast } from '../ui/toast'
@@ -9,12 +10,13 @@ import { INCIDENT_WORDS } from '../shared/incident-words'
 import { PLAIN_ANSWER } from '@still-pine/device'
 import { aimAtFeet } from './advice'
 import { endedTakenAway, endedWell, endedWithout, type Course, type Ended } from './endings'
-import { allReadings, samplesSince } from './gauge-feed'
+import { allReadings, samplesSince } from './sensors/gauge-feed'
 import {
   correctGrade,
   saveAnswer,
   noteCalm,
   notePull,
+  noteSensed,
   rememberPen,
   setFault,
   setSign,
@@ -42,11 +44,9 @@ import {
   type Stand,
 } from './pen-slice'
 import { pressGuard } from './press-guard'
+import { RELEASE_WITHIN_MS, settleWatch, watch } from './sensors/witness'
 import { againstIn, mayStart, offersIn } from './use-offers'
 import { aimOfBurst, aimOfStep, secondsOfRungs, viewOf, type PenView } from './use-pen'
-
-/** A release is looked for this long after the try. */
-const RELEASE_WITHIN_MS = 2_000
 
 const NEXT_WORST: Record<Worst, Worst> = {
   nothing: 'tightened',
@@ -165,6 +165,18 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       )
     }
 
+    /** The strap and the gauge are heard on after an ask; what they say lies beside its mark. */
+    const listenOn = (step: string, startedAt: number): void => {
+      const at = store.getState().pen?.answers.at(-1)?.at
+      if (at === undefined) return
+      watch({
+        startedAt,
+        endedAt: performance.now(),
+        limitNewtons: pullLimit(program, step),
+        tell: (said) => void dispatch(noteSensed(personId, at, said)).catch(() => undefined),
+      })
+    }
+
     const answerOf = ({ pen, step }: PenView) => ({
       ...PLAIN_ANSWER,
       ...againstIn(line, program, pen),
@@ -195,6 +207,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       const kept = dispatch(
         saveAnswer(personId, { ...answerOf(view), ...told, rung: markOf(step, rung) }, true),
       )
+      listenOn(step.key, running.startedAt)
       void readPull(kept, running.startedAt, Math.max(0, seconds - lagSeconds))
     }
     /** A mark from memory: it counts half, and never as a first ask of the day. */
@@ -223,6 +236,7 @@ export const usePenActions = ({ line, program, personId, settings }: Parts): Pen
       const { pen } = store.getState()
       // What is not to be asked is not begun, whichever button or remote was pressed.
       if (!pen || pen.unfinished || !mayStart(line, program, pen)) return vibrate(settings, 200)
+      settleWatch()
       vibrate(settings, 30)
       dispatch(started(performance.now()))
     }

@@ -46,6 +46,8 @@ export const entryWords = (entry: PutEntry): string => {
       return `${entry.efforts} over fences of ${entry.heightCm} cm`
     case 'ride':
       return 'a ride'
+    case 'sensed':
+      return 'what the strap and the gauge said'
     case 'rider':
       return 'who rides it, and how heavy'
   }

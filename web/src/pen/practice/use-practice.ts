@@ -4,7 +4,7 @@ import { pullOf } from '@still-pine/core/feel'
 import { afterRelease, intentOf, NEW_TO_IT, type Intent, type PracticeHorse } from '@still-pine/core/herd'
 import type { Program } from '@still-pine/core/program'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { allReadings, gaugeState, samplesSince } from '../gauge-feed'
+import { allReadings, gaugeState, samplesSince } from '../sensors/gauge-feed'
 
 /** One ask in the practice pen, as it went. */
 export interface Practised {

@@ -1,3 +1,6 @@
+import { forgetBeats } from './heart-feed'
+import { settleWatch } from './witness'
+import { useStrapLetGo } from './use-heart'
 import type { Sample } from '@still-pine/core/feel'
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import {
@@ -9,19 +12,22 @@ import {
   type GaugeState,
 } from './gauge-feed'
 
-/** Listens to a remote's channel and to a rope gauge while the pen is open. */
+/** Listens to a remote’s channel, a rope gauge and a heart strap while the pen is open. */
 export const useDevices = (): void => {
+  useStrapLetGo()
   useEffect(() => {
     let stops: (() => void)[] = []
     let isOver = false
     // What comes over a channel is checked by a library that the pen does without until it is drawn.
-    void import('./device-channels').then(({ listenToGauge, listenToRemote }) => {
-      if (!isOver) stops = [listenToGauge(), listenToRemote()]
+    void import('./device-channels').then(({ listenToGauge, listenToRemote, listenToStrap }) => {
+      if (!isOver) stops = [listenToGauge(), listenToRemote(), listenToStrap()]
     })
     return () => {
       isOver = true
       for (const stop of stops) stop()
+      settleWatch()
       forgetReadings()
+      forgetBeats()
     }
   }, [])
 }
