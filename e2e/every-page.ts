@@ -38,6 +38,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/horses/${id.Sedge}/things`,
   `/horses/${id.Sedge}/care`,
   `/pen/${id.Sedge}/line`,
+  `/pen/${id.Bittern}/ride`,
   `/pen/${id.Bittern}/up`,
   `/horses/${id.Lapwing}/report`,
   `/horses/${id.Bittern}/passport`,

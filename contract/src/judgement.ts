@@ -182,6 +182,7 @@ export const FactsSchema = z.object({
   feral: z.boolean().default(false),
   bitted: z.boolean().default(false),
   rides: z.number().int().default(0),
+  rideMinutes: z.number().nullable().default(null),
   loadDays: z.number().int().default(0),
   rider: z.object({ kg: z.number(), tackKg: z.number() }).nullable().default(null),
   weightKg: z.number().nullable().default(null),

@@ -7,6 +7,7 @@ import { shutToday } from '@still-pine/core/permit'
 import { ORDINARY, planSession } from '@still-pine/core/plan'
 import { offWork, type BlockNow } from '@still-pine/core/blocks'
 import { ageBounds, isLawAge, type KnownRung, type LeastAge, type Rider } from '@still-pine/core/facts'
+import { rideBook } from '@still-pine/core/ride'
 import { rungAt, stepOf, type Program } from '@still-pine/core/program'
 import { gateVerdicts, noticesOf, type Facts, type TrackKey, type Views } from '@still-pine/core/readiness'
 import { entriesOf } from '@still-pine/contract/entries-of'
@@ -82,6 +83,7 @@ const factsTold = ({
   feral,
   bitted,
   rides,
+  rideMinutes,
   loadDays,
   rider,
   weightKg,
@@ -97,6 +99,7 @@ const factsTold = ({
   feral: feral ?? false,
   bitted: bitted ?? false,
   rides: rides ?? 0,
+  rideMinutes: rideMinutes ?? null,
   loadDays: loadDays ?? 0,
   rider: rider ? { kg: rider.kg, tackKg: rider.tackKg } : null,
   weightKg: weightKg ?? null,
@@ -200,6 +203,17 @@ const weighed = ({ horse, measurements, entries, on }: Known) => {
   }
 }
 
+/** How long the next ride may be; of a horse whose rides nobody told nothing is known. */
+const rideMinutesOf = ({ horse, entries, on }: Known): number | null => {
+  const told = entriesOf(entries, 'ride').map((one) => ({
+    ...one,
+    beganAt: one.beganAt === null ? null : Date.parse(one.beganAt),
+  }))
+  const aged = { born: horse.born, age: horse.estimate }
+  const { rides, next } = rideBook(told, { on, ageOn: (day) => ageBounds(aged, day)?.low ?? null })
+  return rides.length === 0 ? null : next.totalMinutes
+}
+
 /** What is known of a horse beside its tracks, as the judgement reads it: the same on the server and on a device. */
 export const factsFrom = (told: Known): Facts => {
   const { horse, program } = told
@@ -231,6 +245,7 @@ export const factsFrom = (told: Known): Facts => {
     known: told.known,
     offWork: offWork(told.block),
     rides: told.rides,
+    rideMinutes: rideMinutesOf(told),
     loadDays: told.loadDays,
     ...weighed(told),
     heat: heatOn(told.entries, told.on),

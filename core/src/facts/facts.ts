@@ -61,6 +61,8 @@ export interface Facts {
   readonly offWork?: string | null
   /** Days it was ridden off the lead since the last incident that closed it; none known is none. */
   readonly rides?: number
+  /** Minutes the next ride may last, by the rides before it; nothing where nobody told of them. */
+  readonly rideMinutes?: number | null
   readonly rider?: Rider | null
   readonly weightKg?: number | null
   /** Of nine points: fat bears no rider. */

@@ -12,5 +12,5 @@ export {
 } from './gaits'
 export { circle, lungeLoad, type Lunged } from './lunge'
 export { lineWarnings, lineWork, reinToEven, type LineWork, type LineWorked } from './line-work'
-export { gaitPresses, STEPS_OF_GAIT, type Going, type Press } from './presses'
+export { gaitPresses, STEPS_OF_GAIT, stretchesOf, type Going, type Press, type Stretch } from './presses'
 export { strides, strideWords } from './strides'

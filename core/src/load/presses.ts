@@ -10,6 +10,13 @@ export interface Press {
   readonly key: 'forward' | 'back' | 'side'
 }
 
+/** One stretch of one gait on one rein, in the order in which they were gone. */
+export interface Stretch {
+  readonly rein: Exclude<Rein, 'straight'>
+  readonly gait: Going
+  readonly seconds: number
+}
+
 type Side = Exclude<Rein, 'straight'>
 type Seconds = Record<Side, Record<Going, number>>
 
@@ -23,6 +30,7 @@ const other = (rein: Side): Side => (rein === 'left' ? 'right' : 'left')
 /** Goes through a session press by press; what it knows at any moment is all that a reload would have to keep. */
 class Running {
   readonly seconds: Seconds = { left: nothing(), right: nothing() }
+  readonly stretches: Stretch[] = []
   changes = 0
   ups = 0
   downs = 0
@@ -48,7 +56,12 @@ class Running {
 
   /** Lets time pass. */
   until(at: number): void {
-    this.seconds[this.rein][this.gait] += at - this.now
+    const { rein, gait } = this
+    this.seconds[rein][gait] += at - this.now
+    const last = this.stretches.at(-1)
+    const isSame = last?.rein === rein && last.gait === gait
+    const seconds = at - this.now + (isSame ? last.seconds : 0)
+    this.stretches.splice(isSame ? -1 : this.stretches.length, 1, { rein, gait, seconds })
     this.now = at
   }
 
@@ -102,12 +115,21 @@ class Running {
   }
 }
 
-/** A session on the lunge from two buttons pressed without a look: seconds of each gait on each rein. */
-export const gaitPresses = (rein: Side, presses: readonly Press[], endAt: number) => {
+const ranThrough = (rein: Side, presses: readonly Press[], endAt: number): Running => {
   const running = new Running(rein, presses[0]?.at ?? endAt)
   for (const press of presses) running.press(press)
   running.until(endAt)
   running.end()
+  return running
+}
+
+/** The same session stretch by stretch, as it was gone. */
+export const stretchesOf = (rein: Side, presses: readonly Press[], endAt: number): readonly Stretch[] =>
+  ranThrough(rein, presses, endAt).stretches.filter(({ seconds }) => seconds > 0)
+
+/** A session on the lunge from two buttons pressed without a look: seconds of each gait on each rein. */
+export const gaitPresses = (rein: Side, presses: readonly Press[], endAt: number) => {
+  const running = ranThrough(rein, presses, endAt)
   const { seconds, gait, changes, ups, downs, ignored, longRuns } = running
   return {
     seconds,

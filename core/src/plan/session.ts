@@ -12,8 +12,9 @@ import { closedList, leftList } from './left-out'
 import { openSteps, type ClosedStep } from './open-steps'
 import { inOrder, type Placed } from './order'
 import { isYoung, minutesFor, ORDINARY, type Outlook } from './outlook'
-import { minutesOfAll } from './parts'
+import { minutesOfAll, type Part } from './parts'
 import { pinnedParts, type Pinned } from './pins'
+import { chooseWithinRide, minutesInSaddle } from './ride-minutes'
 import { NOTHING_YET, type Today } from './today'
 
 /** The shortest session that is one. */
@@ -45,6 +46,16 @@ const gateRemark = (gate: Gate | null): readonly string[] =>
   gate
     ? [`Pass all its first asks, and the ${gate.name} gate is Go for today: the rest is planned again then.`]
     : []
+
+/** A ride has its own minutes, by its number and by how the last one went. */
+const rideRemark = (most: number | null, parts: readonly Part[]): readonly string[] => {
+  const ridden = minutesInSaddle(parts)
+  if (most === null || ridden === 0) return []
+  const may = Math.floor(2 * most) / 2
+  return ridden > most
+    ? [`About ${Math.ceil(ridden)} minutes in the saddle: this ride may have ${may}.`]
+    : [`In the saddle ${may} minutes at most, whatever is left of the session.`]
+}
 
 /** The step worked last, so that the rest does not begin with it. */
 const workedBefore = ({ last }: Today): readonly Placed[] =>
@@ -103,13 +114,18 @@ export const planSession = (
     barred: [...closed, ...field.barred],
     wishes,
   })
-  const choice = chosenParts(field, allowed, { minutes, pinned: pinned.parts, today })
+  const rideMinutes = facts.rideMinutes ?? null
+  const choice = chooseWithinRide(allowed, rideMinutes, (candidates) =>
+    chosenParts(field, candidates, { minutes, pinned: pinned.parts, today }),
+  )
   const due = dueFirst({ program, views, facts }, allowed, [...choice.parts, ...pinned.parts])
   const fixed = due
     ? [...pinned.parts.filter(({ step }) => due.parts.every((one) => one.step !== step)), ...due.parts]
     : pinned.parts
   const { parts: chosen, gate } = due
-    ? chosenParts(field, due.candidates, { minutes, pinned: fixed, today })
+    ? chooseWithinRide(due.candidates, rideMinutes, (candidates) =>
+        chosenParts(field, candidates, { minutes, pinned: fixed, today }),
+      )
     : choice
   const parts = inOrder([...chosen, ...fixed], workedBefore(today))
   if (parts.length === 0) return resting(on, restsBecause(field), { closed, remarks: pinned.remarks })
@@ -136,7 +152,13 @@ export const planSession = (
     kit: [...new Set(bursts.flatMap(({ kit }) => kit))],
     closed: closedList(closed),
     left: leftList(field, parts, wishes.without),
-    remarks: [...loadRemark(outlook, facts, on), ...pinned.remarks, ...gateRemark(gate), ...over],
+    remarks: [
+      ...loadRemark(outlook, facts, on),
+      ...rideRemark(rideMinutes, parts),
+      ...pinned.remarks,
+      ...gateRemark(gate),
+      ...over,
+    ],
     worth: worthOfAll(parts),
   }
 }

@@ -9,6 +9,7 @@ export {
   type RideCaps,
   type Ridden,
 } from './book'
+export { riddenRows, ridingWarnings } from './riding'
 export { rideBook, type ToldRide } from './rides'
 export {
   RUN_DOING,

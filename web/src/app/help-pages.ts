@@ -104,6 +104,10 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     what: 'Two buttons tell gaits and reins while the horse goes; the page says what is enough before it is too much.',
     terms: [],
   },
+  'On its back': {
+    what: 'Two buttons tell the gaits of a ride while it goes; the page says what this ride may be before it is too much.',
+    terms: [],
+  },
   Life: {
     what: 'Who this horse is, its blocks of work, its school and its owner.',
     terms: ['Step, rung'],

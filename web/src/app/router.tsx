@@ -52,6 +52,11 @@ export const router = createBrowserRouter([
         ...horsePage(() => import('../pen/line/line-work-page')),
       },
       {
+        path: 'pen/:horseId/ride',
+        handle: 'On its back',
+        ...horsePage(() => import('../pen/riding/riding-page')),
+      },
+      {
         path: 'pen/:horseId/up',
         handle: 'First time up',
         ...horsePage(() => import('../pen/up/run-sheet-page')),

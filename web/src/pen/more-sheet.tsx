@@ -89,6 +89,9 @@ export const MoreSheet = ({ view, actions, offers, above, next, repairs, recall,
           <Link className={LINK} to={`/pen/${pen.horseId}/line`}>
             On the lunge or long lines
           </Link>
+          <Link className={LINK} to={`/pen/${pen.horseId}/ride`}>
+            On its back
+          </Link>
           <Button className="min-h-16" hint="M" onClick={recall}>
             Tap in from memory
           </Button>

@@ -2,6 +2,7 @@ import { entriesOf } from '@still-pine/contract/entries-of'
 import { daysBetween } from '@still-pine/core/answer'
 import { ageBounds } from '@still-pine/core/facts'
 import { aidOf, rideBook } from '@still-pine/core/ride'
+import { Link } from 'react-router'
 import { EntryList } from '../../shared/entry-list'
 import { HorseHeader } from '../../shared/horse-header'
 import { Loading } from '../../shared/loading'
@@ -37,6 +38,14 @@ const RidesPage = () => {
           tires, after a minute tight. Then a slack rein, down after a pause, five minutes walked.
         </p>
         {aid && <p>{aidWords(aid)}</p>}
+        {next.totalMinutes > 0 && (
+          <Link
+            className="no-print my-2 inline-flex min-h-11 items-center rounded-md bg-act px-4 font-name font-bold text-on-act"
+            to={`/pen/${horseId}/ride`}
+          >
+            Log it while it goes
+          </Link>
+        )}
         <p className="text-quiet">
           {rides.length} rides, {line.workDays} work days, {daysBetween(horse.arrived, day)} calendar days
           here.

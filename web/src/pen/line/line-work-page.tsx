@@ -4,7 +4,7 @@ import { ageBounds } from '@still-pine/core/facts'
 import { minutesBeforeTired } from '@still-pine/core/going'
 import { lineWarnings, lineWork, reinToEven, type LineWorked } from '@still-pine/core/load'
 import type { Program } from '@still-pine/core/program'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useQuery } from '../../app/client'
 import { Loading } from '../../shared/loading'
@@ -14,15 +14,11 @@ import { Button } from '../../ui/button'
 import { Sheet } from '../../ui/sheet'
 import { toast } from '../../ui/toast'
 import { useWakeLock, useWallClock } from '../use-clock'
+import { clock, GAIT_WORDS, Half, useGaitKeys } from './gait-buttons'
 import { GoingButtons } from './going-buttons'
 import { entryOf, secondsInGait, secondsInto, type LineRun } from './run'
 import { StartForm } from './start-form'
 import { useLineRun, type LineRunActions } from './use-line-run'
-
-const clock = (minutes: number): string => {
-  const seconds = Math.max(0, Math.round(60 * minutes))
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
-}
 
 const TIRED = [
   ['forges', 'Forges'],
@@ -72,37 +68,6 @@ const ReinBar = ({ rein, work }: { rein: 'left' | 'right'; work: LineWorked }) =
   )
 }
 
-/** The two halves that a thumb finds without a look; a press counts when the thumb comes down. */
-const Half = ({ words, under, press }: { words: string; under: string; press: () => void }) => (
-  <button
-    type="button"
-    className="flex min-h-[30dvh] touch-manipulation flex-col items-center justify-center rounded-xl bg-act px-2 text-on-act select-none"
-    onPointerDown={(event) => {
-      if (event.button === 0) press()
-    }}
-    onClick={(event) => {
-      if (event.detail === 0) press()
-    }}
-  >
-    <span className="font-name text-4xl font-extrabold">{words}</span>
-    <span className="text-lg leading-tight">{under}</span>
-  </button>
-)
-
-const useLineKeys = (press: LineRunActions['press'], isOn: boolean): void => {
-  useEffect(() => {
-    if (!isOn) return
-    const hear = (event: KeyboardEvent): void => {
-      const key = { ArrowUp: 'forward', ArrowDown: 'back' }[event.key] as 'forward' | 'back' | undefined
-      if (!key || event.repeat || event.target instanceof HTMLSelectElement) return
-      event.preventDefault()
-      press(key)
-    }
-    window.addEventListener('keydown', hear)
-    return () => window.removeEventListener('keydown', hear)
-  }, [press, isOn])
-}
-
 interface RunningProps {
   readonly line: Line
   readonly run: LineRun
@@ -113,13 +78,11 @@ interface RunningProps {
   readonly finish: () => void
 }
 
-const GAIT_WORDS = { stand: 'Standing', walk: 'Walk', trot: 'Trot', canter: 'Canter' } as const
-
 const RunningLine = ({ line, run, actions, ageLowMonths, fresh, finish }: RunningProps) => {
   const [isTelling, setTelling] = useState(false)
   const now = useWallClock()
   useWakeLock()
-  useLineKeys(actions.press, !isTelling)
+  useGaitKeys(actions.press, !isTelling)
   const work = lineWork({ ...run, endAt: secondsInto(run, now) }, ageLowMonths)
   const unbroken = secondsInGait(run, now)
   const said = [
