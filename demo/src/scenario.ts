@@ -374,6 +374,16 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
               before: 'Hens came out under the hedge',
               after: 'Ran ten metres on the line, came round, walked past twice',
             },
+            // They gather on one side: what the patterns of a horse are looked through for.
+            ...[70, 78, 86, 94, 102, 110, 118].map((days, i) => ({
+              kind: 'attention-lost' as const,
+              on: ago(days),
+              step: 'strange-places',
+              side: i === 2 ? ('left' as const) : ('right' as const),
+              where: 'Lake road',
+              before: 'Something moved behind her on that side',
+              after: 'A few steps back, asked again and left it there',
+            })),
           ],
           handOver: ['lead-up', 'tie', 'foot-front', 'foot-hind', 'load', 'strange-places'],
         },
