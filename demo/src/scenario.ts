@@ -375,14 +375,24 @@ export const demoHorses = (today: Day): readonly DemoHorse[] => {
               after: 'Ran ten metres on the line, came round, walked past twice',
             },
             // They gather on one side: what the patterns of a horse are looked through for.
-            ...[70, 78, 86, 94, 102, 110, 118].map((days, i) => ({
+            ...(
+              [
+                [70, 'send'],
+                [78, 'yield-hind'],
+                [86, 'bend'],
+                [94, 'stop-on-circle'],
+                [102, 'yield-shoulder'],
+                [110, 'girth-rope'],
+                [118, 'foot-front'],
+              ] as const
+            ).map(([days, step], i) => ({
               kind: 'attention-lost' as const,
               on: ago(days),
-              step: 'strange-places',
+              step,
               side: i === 2 ? ('left' as const) : ('right' as const),
-              where: 'Lake road',
+              where: 'Arena, the far end',
               before: 'Something moved behind her on that side',
-              after: 'A few steps back, asked again and left it there',
+              after: 'Waited until an ear came back, asked a rung smaller',
             })),
           ],
           handOver: ['lead-up', 'tie', 'foot-front', 'foot-hind', 'load', 'strange-places'],

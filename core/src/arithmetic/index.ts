@@ -1,3 +1,4 @@
+export { oneIn } from './chance-words'
 export { atLeast, signTest } from './exact-tests'
 export { over, under } from './limits'
 export { median } from './median'

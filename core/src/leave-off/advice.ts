@@ -1,4 +1,5 @@
 import type { Advice } from '../answer'
+import { oneIn } from '../arithmetic'
 import { settleTrend, type Approach } from './settle'
 import {
   SEEN_SIGNS,
@@ -53,7 +54,7 @@ const words = (seen: readonly Seen[], among: readonly SeenSign[]): string =>
     ...new Set(seen.filter(({ sign }) => among.includes(sign)).map(({ sign }) => sign.replaceAll('-', ' '))),
   ].join(', ')
 
-const oneIn = (p: number): string => `1 in ${Math.round(1 / p)} by chance`
+const byChance = (p: number): string => `${oneIn(p)} by chance`
 
 const settling = (approaches: readonly Approach[]): Advice | null => {
   if (approaches.length === 0) return null
@@ -62,7 +63,7 @@ const settling = (approaches: readonly Approach[]): Advice | null => {
     ? {
         kind: 'smaller',
         headline: 'It takes longer each time',
-        reason: `Over its last ${n} approaches it settled later and later (${oneIn(pLonger!)}): a smaller ask.`,
+        reason: `Over its last ${n} approaches it settled later and later (${byChance(pLonger!)}): a smaller ask.`,
       }
     : null
 }

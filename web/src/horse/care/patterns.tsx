@@ -1,5 +1,6 @@
 import type { Incident } from '@still-pine/contract'
 import { count } from '@still-pine/core/answer'
+import { oneIn } from '@still-pine/core/arithmetic'
 import { valuesOf } from '@still-pine/core/circumstances'
 import { incidentFactors, incidentPatterns } from '@still-pine/core/patterns'
 import { stepOf, type Program } from '@still-pine/core/program'
@@ -33,7 +34,6 @@ const levelWords = ({ factor, level }: Row, program: Program): string => {
   }
 }
 
-const oneIn = (p: number): string => `1 in ${Math.max(1, Math.round(1 / p))}`
 
 /** "9 on the right, where 4.7 of the 10 would fall by its share of the asks: 1 in 73, guarded." */
 const foundWords = (row: Row, program: Program): string =>

@@ -1,4 +1,5 @@
 import type { EntryOf } from '@still-pine/contract/entries-of'
+import { oneIn } from '@still-pine/core/arithmetic'
 import type { Feature, goingOf } from '@still-pine/core/going'
 import { lineWork, reinToEven } from '@still-pine/core/load'
 
@@ -14,7 +15,7 @@ export const FEATURE_NAMES: Readonly<Record<Feature, string>> = {
 
 type Going = ReturnType<typeof goingOf>[number]
 
-const oneIn = (p: number): string => `1 in ${Math.max(1, Math.round(1 / p))} by chance`
+const byChance = (p: number): string => `${oneIn(p)} by chance`
 
 const reinWords = ({ reins }: Going): string | null => {
   if (!reins) return null
@@ -23,7 +24,7 @@ const reinWords = ({ reins }: Going): string | null => {
   if (leftBetter + rightBetter === 0) return `both reins alike in ${n} sessions`
   if (says === 'even') return `no rein better for certain (left ${leftBetter}, right ${rightBetter} of ${n})`
   const [rein, better] = says === 'left-better' ? ['left', leftBetter] : ['right', rightBetter]
-  return `better to the ${rein}, ${better} of ${n} (${oneIn(p)})`
+  return `better to the ${rein}, ${better} of ${n} (${byChance(p)})`
 }
 
 const middle = (feature: Feature, value: number | null): string =>
@@ -35,7 +36,7 @@ const weekWords = ({ feature, weeks }: Going): string | null => {
   const marks = `${middle(feature, beforeMiddle)} before, ${middle(feature, nowMiddle)} in the last two weeks`
   if (says === 'too-few') return `${marks}: too few to say`
   if (says === 'same') return `${marks}: no difference for certain`
-  return `${marks}: ${says} (${oneIn(p)})`
+  return `${marks}: ${says} (${byChance(p)})`
 }
 
 /** How a feature goes, in one sentence. */

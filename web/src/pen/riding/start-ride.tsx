@@ -47,7 +47,7 @@ export const StartRide = ({ line, program, begin }: Props) => {
         <TextField label="Rider" value={rider} onChange={({ target }) => setRider(target.value)} />
         <TextField
           label="Helper on the ground"
-          hint="leave it where nobody is"
+          hint="leave it empty where nobody is"
           value={helper}
           error={isBoth ? 'The rider cannot be the helper.' : undefined}
           onChange={({ target }) => setHelper(target.value)}
