@@ -248,13 +248,21 @@ const JumpsDone = entry('jumps', {
   efforts: whole(1, 200),
   goodLeft: whole(0, 200).default(0),
   goodRight: whole(0, 200).default(0),
+  /** On which lead it landed, of those that were seen. */
+  landedLeft: whole(0, 200).default(0),
+  landedRight: whole(0, 200).default(0),
   /** Poles before, that day, on both reins. */
   polesBothReins: z.boolean().default(false),
   changed: z.array(z.enum(CHANGED)).max(7).default([]),
-}).refine(({ efforts, goodLeft, goodRight }) => goodLeft + goodRight <= efforts, {
-  message: 'More good ones than there were.',
-  path: ['goodLeft'],
 })
+  .refine(({ efforts, goodLeft, goodRight }) => goodLeft + goodRight <= efforts, {
+    message: 'More good ones than there were.',
+    path: ['goodLeft'],
+  })
+  .refine(({ efforts, landedLeft, landedRight }) => landedLeft + landedRight <= efforts, {
+    message: 'More landings than there were.',
+    path: ['landedLeft'],
+  })
 
 const StringsSet = entry('strings', {
   cm: between(30, 400, 'cm'),

@@ -1,17 +1,7 @@
-import { entriesOf, type EntryOf } from '@still-pine/contract/entries-of'
+import { entriesOf } from '@still-pine/contract/entries-of'
 import { Link } from 'react-router'
+import { wornWords } from '../shared/worn-words'
 import { useEntries } from '../shared/use-entries'
-
-/** "Brown trail saddle; felt pad; girth hole 4": what it wears, as it was told. */
-const wornWords = ({ saddle, pad, girthHole, bridle, bit, lineM }: EntryOf<'tack'>): readonly string[] =>
-  [
-    saddle,
-    pad && `pad: ${pad}`,
-    girthHole === null ? '' : `girth, hole ${girthHole}`,
-    bridle && `bridle: ${bridle}`,
-    bit && `bit: ${bit}`,
-    lineM === null ? '' : `line of ${lineM} m`,
-  ].filter(Boolean)
 
 /** The kit that is this horse's own, beside what the steps ask for. */
 export const Worn = ({ horseId }: { horseId: string }) => {

@@ -104,6 +104,7 @@ export const openPen =
       incidents: [],
       calmFor: null,
       mark: null,
+      kitSeen: false,
       sensed: null,
     }
     // An ask that ran when the page went is not an answer yet: its person says what became of it.

@@ -22,6 +22,7 @@ import { DangerSheet } from './danger-sheet'
 import { backTo, DoneLink } from './done-link'
 import { Gauge } from './gauge'
 import { GivenMarks } from './given-marks'
+import { KitPanel, useKitToSee } from './kit-panel'
 import { MainButton } from './main-button'
 import { MoreSheet } from './more-sheet'
 import { PenHeader } from './pen-header'
@@ -152,11 +153,14 @@ const RunningPen = ({ line, program, view, settings, personId, suits }: RunningP
   const unfinished =
     view.pen.unfinished && stepOf(program, view.pen.unfinished.step) ? view.pen.unfinished : null
   const isDesk = useIsDesk()
+  const worn = useKitToSee(view)
   /** What stands in the place of the big button until it is answered. */
   const panel = unfinished ? (
     <UnfinishedPanel unfinished={unfinished} program={program} actions={actions} />
   ) : asksFirst ? (
     <PermitPanel view={view} line={line} offers={offers} actions={actions} personId={personId} />
+  ) : worn.length > 0 ? (
+    <KitPanel horseId={line.horse.id} worn={worn} />
   ) : null
   const advice = (
     <AdviceBar

@@ -41,6 +41,7 @@ const PEN: PenState = {
   calmFor: null,
   mark: null,
   sensed: null,
+  kitSeen: false,
 }
 
 const ANSWER: PenAnswer = {

@@ -102,6 +102,8 @@ export interface PenState extends Run {
   }[]
   /** What was marked last at the last answer, and how that stood before: Undo takes a mark back before the answer. */
   readonly mark: { readonly at: string; readonly was: Marked } | null
+  /** Somebody said that it wears what its tack book has. */
+  readonly kitSeen: boolean
   /** What a strap and a gauge said of the last ask they were on. */
   readonly sensed: Said | null
   /** The answer whose calm can still be given with one press, and until when on the clock that cannot jump. */
@@ -200,6 +202,7 @@ export const penSlice = createSlice({
       mark: null,
       calmFor: null,
     })),
+    kitSeen: of<void>(() => ({ kitSeen: true })),
     sensed: of((_pen, sensed: Said) => ({ sensed })),
     calmClosed: of<void>(() => ({ calmFor: null })),
     marked: of((_pen, mark: PenState['mark']) => ({ mark })),
@@ -231,5 +234,6 @@ export const {
   takenBack,
   calmClosed,
   marked,
+  kitSeen,
   sensed,
 } = penSlice.actions

@@ -34,7 +34,6 @@ const levelWords = ({ factor, level }: Row, program: Program): string => {
   }
 }
 
-
 /** "9 on the right, where 4.7 of the 10 would fall by its share of the asks: 1 in 73, guarded." */
 const foundWords = (row: Row, program: Program): string =>
   `${row.incidents} ${levelWords(row, program)}, where ${row.expected!.toFixed(1)} would fall by its share of the asks: ${oneIn(row.pGuarded!)} by chance, guarded for all that was looked at.`

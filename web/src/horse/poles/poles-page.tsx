@@ -1,7 +1,8 @@
-import { entriesOf } from '@still-pine/contract/entries-of'
+import { entriesOf, type EntryOf } from '@still-pine/contract/entries-of'
+import { oneIn } from '@still-pine/core/arithmetic'
 import { bodyOf } from '@still-pine/core/body'
 import { ageBounds } from '@still-pine/core/facts'
-import { CHANGED, fenceBook } from '@still-pine/core/jumping'
+import { CHANGED, fenceBook, landingLead } from '@still-pine/core/jumping'
 import { useQuery } from '../../app/client'
 import type { EntryField } from '../../shared/entry-form'
 import { EntryList } from '../../shared/entry-list'
@@ -42,6 +43,8 @@ const fieldsOn = (today: string): readonly EntryField[] => [
   { name: 'efforts', label: 'Efforts', hint: 'every fence of a line counts', as: 'number' },
   { name: 'goodLeft', label: 'Good to the left', as: 'number', start: '0' },
   { name: 'goodRight', label: 'Good to the right', as: 'number', start: '0' },
+  { name: 'landedLeft', label: 'Landed on the left lead', as: 'number', start: '0' },
+  { name: 'landedRight', label: 'Landed on the right lead', as: 'number', start: '0' },
   { name: 'polesBothReins', label: 'Poles before, on both reins', as: 'tick' },
   {
     name: 'first',
@@ -51,6 +54,19 @@ const fieldsOn = (today: string): readonly EntryField[] => [
   },
   { name: 'second', label: 'And besides', as: CHANGED_WORDS, of: 'changed' },
 ]
+
+/** "Lands on the left lead in 11 of 12 (1 in 158 by chance)." Nothing while nobody saw a landing. */
+const landingWords = (
+  told: readonly Pick<EntryOf<'jumps'>, 'landedLeft' | 'landedRight'>[],
+): string | null => {
+  const left = told.reduce((sum, { landedLeft }) => sum + landedLeft, 0)
+  const right = told.reduce((sum, { landedRight }) => sum + landedRight, 0)
+  const { n, p, says } = landingLead(left, right)
+  if (n === 0) return null
+  if (says === 'too-few') return `Landing leads: ${left} left, ${right} right; too few to say.`
+  if (says === 'even') return `Landing leads: ${left} left, ${right} right; even.`
+  return `Lands on the ${says} lead in ${says === 'left' ? left : right} of ${n} (${oneIn(p)} by chance): look at that side’s bend and back before anything is raised.`
+}
 
 /** The rung of “poles” at which they are raised. */
 const RAISED_RUNG = 4
@@ -82,6 +98,7 @@ const PolesPage = () => {
     ridesBy: (on) => rides.filter((ride) => ride.on <= on).length,
     raisedOrdinary: poles.length > 0 && poles.every(({ view }) => view.holdsToRung >= RAISED_RUNG),
   })
+  const landed = landingWords(told)
   const numbered = new Map(sessions.map((one) => [one.told.id, one]))
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
@@ -96,6 +113,7 @@ const PolesPage = () => {
       <p role="status" className="max-w-prose border-l-8 border-ink bg-panel px-3 py-2 text-lg font-bold">
         {nextWords(next)}
       </p>
+      {landed && <p className="max-w-prose">{landed}</p>}
       <div className="no-print max-w-prose">
         <EntryList
           kind="jumps"

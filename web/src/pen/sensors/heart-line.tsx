@@ -36,7 +36,10 @@ export const HeartLine = () => {
   ].filter(Boolean)
   if (words.length === 0) return null
   return (
-    <p className="absolute inset-x-0 bottom-0 text-center text-xl leading-tight font-bold" data-testid="heart">
+    <p
+      className="absolute inset-x-0 bottom-0 text-center text-xl leading-tight font-bold"
+      data-testid="heart"
+    >
       {words.join(' · ')}
     </p>
   )
