@@ -43,6 +43,11 @@ test('today’s plan says why, and is planned again around what a person wants',
   await page.getByRole('button', { name: 'Undo them' }).click()
   await expect.poll(() => bursts(page).allTextContents()).toEqual(planned)
 
+  // What was undone has reached the server: the list is not drawn anew while a burst is in the air.
+  await expect(page.getByRole('button', { name: 'Undo them' })).toBeHidden()
+  await expect(page.getByText(/all saved/).first()).toBeAttached({ timeout: 15_000 })
+  await page.waitForLoadState('networkidle')
+
   // Space takes a burst up, an arrow moves it, Space puts it down.
   await page.getByRole('button', { name: /^Move .*, burst 1$/ }).focus()
   await moveByKeys(page, ['ArrowDown'])
