@@ -15,6 +15,8 @@ import { Link, useParams } from 'react-router'
 import { useQuery } from '../app/client'
 import { Marks, MARKS_KEY, type Mark } from '../drawing/marks'
 import { Loading } from '../shared/loading'
+import { LawNotes } from '../shared/law-notes'
+import { lawsOf } from '../shared/law-words'
 import { viewsIn } from '../shared/views-in'
 import { longDay, STATE_WORDS } from '../shared/words'
 import { Fold } from '../ui/fold'
@@ -184,6 +186,7 @@ const EvidencePage = () => {
           </Link>
         )}
       </div>
+      <LawNotes horseId={horseId} about={lawsOf(step)} />
       {gap && <p className="text-lg">{gap}</p>}
       <div className={`grid gap-4 ${tracks.length > 1 ? 'desk:grid-cols-2' : ''}`}>
         {tracks.map((track) => (

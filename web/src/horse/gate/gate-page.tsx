@@ -1,8 +1,6 @@
 import { chancePercent } from '@still-pine/core/answer'
 import type { Line } from '@still-pine/contract'
 import { mayDo } from '@still-pine/contract/rights'
-import { isLawAge } from '@still-pine/core/facts'
-import type { Gate as GateOfProgram } from '@still-pine/core/program'
 import { Link, useParams } from 'react-router'
 import { useQuery } from '../../app/client'
 import { Loading } from '../../shared/loading'
@@ -15,7 +13,7 @@ import { Confirmations } from '../../shared/confirmations'
 import { TakeBack } from './overrule-form'
 import { DueAsks } from './due-asks'
 import { LawNotes } from '../../shared/law-notes'
-import type { Law } from '../../shared/law-words'
+import { lawsOf } from '../../shared/law-words'
 import { GateTracks } from './gate-tracks'
 import { MissingTwins } from './missing-twins'
 import { HandOverTicks } from './hand-over-ticks'
@@ -28,17 +26,6 @@ const TONE: Record<Gate['verdict'], string> = {
   'check-first': 'border-worn text-worn',
   'not-yet': 'border-ink text-ink',
   stop: 'border-stop text-stop',
-}
-
-/** What law may be about behind a gate: what it guards, and what goes with a person up or with leaving. */
-const lawsOf = ({ exposures = [], ticked }: GateOfProgram): readonly Law['about'][] => {
-  const exposed = exposures.flat().filter(isLawAge)
-  const isMounted = exposed.some((one) => one === 'mounted' || one === 'whole-weight')
-  return [
-    ...exposed,
-    ...(isMounted ? (['helmet', 'minors'] as const) : []),
-    ...(ticked ? (['transport', 'welfare'] as const) : []),
-  ]
 }
 
 /** One gate on one day: its verdict and all that stands behind it. */

@@ -3,6 +3,7 @@ import { permit } from '@still-pine/core/permit'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { typedNumber } from '../../shared/entry-form'
+import { LawNotes } from '../../shared/law-notes'
 import { permitHorse } from '../../shared/permit-horse'
 import { WhyForm } from '../../shared/why-form'
 import { withDays } from '../../shared/words'
@@ -68,6 +69,7 @@ export const StartRide = ({ line, program, begin }: Props) => {
           onChange={({ target }) => setRein(target.value as 'left' | 'right')}
         />
       </div>
+      <LawNotes horseId={line.horse.id} about={['helmet', 'minors', 'mounted']} />
       {because.length > 0 && (
         <ul className="border-l-8 border-stop bg-panel px-3 py-2 text-lg">
           {because.map(({ words }) => (
