@@ -1,0 +1,21 @@
+export type {
+  Due,
+  DueKind,
+  Match,
+  Option,
+  Person,
+  Pin,
+  Place,
+  Previous,
+  Visit,
+  WeekAsked,
+  WeekHorse,
+  WeekPart,
+  WeekRules,
+  Window,
+  Wish,
+} from './asked'
+export { planWeek, type WeekPlan } from './plan'
+export { termsOf, worthOf, type Terms } from './score'
+export type { Clash } from './musts'
+export type { Must } from './model'

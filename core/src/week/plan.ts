@@ -1,0 +1,109 @@
+import type { Solution, Solver } from '../solver'
+import type { Visit, WeekAsked } from './asked'
+import { everyColumn, inOrder, toldOf, weekOf, type Column, type Week } from './columns'
+import { timeAt } from './grid'
+import { partKey, timedParts, weekModel, type Must, type Ticked } from './model'
+import { keptMusts, type Clash } from './musts'
+import { termsOf, worthOf, type Terms } from './score'
+import { timesOf, type Timed } from './times'
+
+/** A week as it is planned: what is done when, what it is worth, and how far it may be from the best. */
+export interface WeekPlan {
+  readonly visits: readonly Visit[]
+  readonly objective: number
+  readonly terms: Terms
+  /** No week is worth more than this. */
+  readonly bound: number
+  readonly status: Exclude<Solution['status'], 'infeasible'>
+  readonly clashes: readonly Clash[]
+}
+
+const TICKED = 0.5
+
+const tickedIn = (visits: readonly Ticked[], values: readonly number[]): readonly Ticked[] =>
+  visits.filter((_, i) => (values[i] ?? 0) > TICKED)
+
+const byPart = (ticked: readonly Ticked[]): ReadonlyMap<string, readonly Ticked[]> => {
+  const parts = new Map<string, Ticked[]>()
+  for (const one of ticked) {
+    const key = partKey(one.column.day, one.column.part)
+    parts.set(key, [...(parts.get(key) ?? []), one])
+  }
+  return parts
+}
+
+/** Places and times for every visit, and the parts in which none were found. */
+const timed = (
+  week: Week,
+  ticked: readonly Ticked[],
+  exact: ReadonlySet<string>,
+): { readonly visits: readonly Timed[]; readonly without: readonly string[] } => {
+  const visits: Timed[] = []
+  const without: string[] = []
+  for (const [key, inPart] of byPart(ticked)) {
+    const found = exact.has(key)
+      ? inPart.map(({ column, place, slot }) => ({ column, place: place!, slot: slot! }))
+      : timesOf(
+          week,
+          inPart.map(({ column }): Column => column),
+        )
+    if (found) visits.push(...found)
+    else without.push(key)
+  }
+  return { visits, without }
+}
+
+const visitOf = (week: Week, { column, place, slot }: Timed): Visit => {
+  const { horse, day, part, due, use, lead, helper, place: at } = toldOf(week, column, place)
+  return {
+    horse,
+    day,
+    start: timeAt(slot * week.grid.slotMinutes),
+    slots: column.slots,
+    part,
+    option: column.option,
+    due,
+    use,
+    lead,
+    helper,
+    place: at,
+  }
+}
+
+const inTime = (a: Visit, b: Visit): number =>
+  a.day.localeCompare(b.day) || a.start.localeCompare(b.start) || a.horse.localeCompare(b.horse)
+
+interface Solved {
+  readonly visits: readonly Timed[]
+  readonly bound: number
+  readonly status: WeekPlan['status']
+}
+
+/**
+ * Solves the week by parts of days first: what fits their free stretches. A part whose visits find no places and times
+ * is modelled slot by slot from then on, and the week is solved again; such parts are exact, so this ends, and the bound
+ * of the first model stands, for it only ever promises too much.
+ */
+const solved = (week: Week, musts: readonly Must[], solve: Solver): Solved => {
+  const columns = everyColumn(week)
+  let exact = timedParts(week, musts)
+  for (;;) {
+    const { model, constant, visits } = weekModel(week, columns, { musts, exact })
+    const solution = solve(model, week.asked.limits)
+    const status = solution.status === 'infeasible' ? 'stopped' : solution.status
+    const found = timed(week, tickedIn(visits, solution.values), exact)
+    if (found.without.length === 0) return { visits: found.visits, bound: solution.bound + constant, status }
+    exact = new Set([...exact, ...found.without])
+  }
+}
+
+/** Plans a week: the musts that can be had, and round them the visits that are worth most. */
+export const planWeek = (given: WeekAsked, solve: Solver): WeekPlan => {
+  const asked = inOrder(given)
+  const { kept, clashes } = keptMusts(asked, solve)
+  const week = weekOf(asked)
+  const { visits: found, bound, status } = solved(week, kept, solve)
+  const visits = found.map((one) => visitOf(week, one)).toSorted(inTime)
+  const terms = termsOf(asked, visits)
+  return { visits, objective: worthOf(terms), terms, bound, status, clashes }
+}
