@@ -31,9 +31,10 @@ module.exports = {
     },
     {
       name: 'core-has-no-framework',
-      comment: 'Only the open formats use a package: CSV has more corners than it looks.',
+      comment:
+        'Only the open formats and the solver use a package: CSV has more corners than it looks, and so have integers.',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/formats/'] },
+      from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/formats/', '^core/src/solver/'] },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
     },
     {

@@ -116,10 +116,10 @@ export const buildJudge = async () => {
   return outfile
 }
 
-/** The permit of the command line as one file; gives its path. */
+/** What the command line reckons from files, as one file; gives its path. */
 export const buildReckon = async () => {
   const outfile = 'contract/dist/reckon.js'
-  await buildOnce(RECKON, () => bundle('contract/src/permit-file.ts', outfile))
+  await buildOnce(RECKON, () => bundle('contract/src/reckon-files.ts', outfile))
   return outfile
 }
 

@@ -1,4 +1,5 @@
-// `npm run --silent reckon -- permit FILE.json`: what may be asked of a horse on a day, and
+// `npm run --silent reckon -- permit FILE.json`: what may be asked of a horse on a day,
+// `npm run --silent reckon -- week FILE.json`: the week of a yard as it is planned, and
 // `npm run --silent reckon -- RULE 'JSON'`: what a rule says, without server or database.
 import { readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
@@ -13,7 +14,8 @@ const refuse = (lines) => {
   process.exit(BAD_INPUT)
 }
 
-const USAGE = "Usage: npm run --silent reckon -- permit FILE.json, or -- RULE 'JSON'"
+const FILES = ['permit', 'week']
+const USAGE = "Usage: npm run --silent reckon -- permit FILE.json, -- week FILE.json, or -- RULE 'JSON'"
 
 const documentIn = (file) => {
   try {
@@ -26,12 +28,12 @@ const documentIn = (file) => {
 
 const print = (reply) => process.stdout.write(`${JSON.stringify(reply, null, 2)}\n`)
 
-const permit = async (file) => {
+const byFile = async (what, file) => {
   const document = documentIn(file)
   ensurePackages(ROOT)
   const { buildReckon } = await import('./build.mjs')
-  const { reckonFile } = await import(pathToFileURL(join(ROOT, await buildReckon())).href)
-  const result = reckonFile(document)
+  const { reckonDocument } = await import(pathToFileURL(join(ROOT, await buildReckon())).href)
+  const result = await reckonDocument(what, document)
   if (!result.ok) refuse(result.faults.map(({ field, words }) => `${field}: ${words}`))
   print(result.reply)
 }
@@ -55,4 +57,4 @@ const byRule = async (rule, text) => {
 
 const [what, given, ...more] = process.argv.slice(2)
 if (what === undefined || given === undefined || more.length > 0) refuse([USAGE])
-await (what === 'permit' ? permit(given) : byRule(what, given))
+await (FILES.includes(what) ? byFile(what, given) : byRule(what, given))

@@ -22,6 +22,7 @@ import { recordFigures } from './record'
 import { tapFigures } from './tap'
 import { startThreads } from './threads'
 import { todayFigures } from './today'
+import { weekFigures } from './week'
 
 // Run by tools/bench.mjs, which starts the database and passes its address.
 const { values } = parseArgs({
@@ -86,6 +87,11 @@ const lineFigures = (times: LineTimes, where: string): readonly Figure[] => [
 if (parts.has('filter')) {
   say('Filtering …')
   add(...filterFigures(), ...oneMoreFigures())
+}
+
+if (parts.has('week')) {
+  say('Planning weeks …')
+  add(...(await weekFigures(say)))
 }
 
 if (parts.has('calibration')) {

@@ -4,6 +4,7 @@ import { CHECK_KINDS, CONFIRMATIONS, HURT, INCIDENT_KINDS, LEAVES } from '@still
 import { reckonPermits, type ToReckon } from '@still-pine/core/permit'
 import { SCHOOLS, stepOf, type Program } from '@still-pine/core/program'
 import { z } from 'zod'
+import { faultOf, type FileFault } from './file-faults'
 import { CalmSchema, Day, GradeSchema, PlaceSchema, SideSchema } from './primitives'
 
 const maybe = <T extends z.ZodType>(part: T) => part.nullish().transform((value) => value ?? null)
@@ -197,23 +198,7 @@ const toReckon = (file: File): ToReckon => {
 
 export type ReckonedFile =
   | { readonly ok: true; readonly reply: readonly object[] }
-  | { readonly ok: false; readonly faults: readonly { readonly field: string; readonly words: string }[] }
-
-const fieldOf = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>(
-    (text, part) =>
-      typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
-    '',
-  ) || 'the file'
-
-/** Fields nobody knows are named one by one, at their own path. */
-const faultOf = (issue: z.core.$ZodIssue): { field: string; words: string }[] =>
-  issue.code === 'unrecognized_keys'
-    ? issue.keys.map((key) => ({
-        field: fieldOf([...issue.path, key]),
-        words: 'This field is not known here.',
-      }))
-    : [{ field: fieldOf(issue.path), words: issue.message }]
+  | { readonly ok: false; readonly faults: readonly FileFault[] }
 
 /** What the permit says to every ask of a file (docs/formats/permit.md), or every fault in it with its field. */
 export const reckonFile = (document: unknown): ReckonedFile => {

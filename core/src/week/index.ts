@@ -15,7 +15,9 @@ export type {
   Window,
   Wish,
 } from './asked'
+export { greedyWeek } from './greedy'
 export { planWeek, type WeekPlan } from './plan'
 export { termsOf, worthOf, type Terms } from './score'
 export type { Clash } from './musts'
 export type { Must } from './model'
+export { clashWords, gapWords, mustWords, reasonsOf, weekdayOf } from './words'

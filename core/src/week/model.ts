@@ -340,7 +340,8 @@ const isWanted = (week: Week, column: Column, must: Must): boolean => {
   )
 }
 
-const allParts = ({ grid }: Week): ReadonlySet<string> =>
+/** Every part of every day: a model in which all of them are slot by slot has every place and start. */
+export const allParts = ({ grid }: Week): ReadonlySet<string> =>
   new Set(grid.days.flatMap((_, day) => grid.parts.map((_, part) => partKey(day, part))))
 
 /** Parts that a pinned time lies in: of these the time is part of what is asked. */

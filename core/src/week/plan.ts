@@ -2,7 +2,8 @@ import type { Solution, Solver } from '../solver'
 import type { Visit, WeekAsked } from './asked'
 import { everyColumn, inOrder, toldOf, weekOf, type Column, type Week } from './columns'
 import { timeAt } from './grid'
-import { partKey, timedParts, weekModel, type Must, type Ticked } from './model'
+import { greedyWeek } from './greedy'
+import { mustsModel, partKey, timedParts, weekModel, type Must, type Ticked } from './model'
 import { keptMusts, type Clash } from './musts'
 import { termsOf, worthOf, type Terms } from './score'
 import { timesOf, type Timed } from './times'
@@ -16,6 +17,8 @@ export interface WeekPlan {
   readonly bound: number
   readonly status: Exclude<Solution['status'], 'infeasible'>
   readonly clashes: readonly Clash[]
+  /** What the plan at once was worth, before the solver looked. */
+  readonly first: { readonly objective: number }
 }
 
 const TICKED = 0.5
@@ -97,13 +100,24 @@ const solved = (week: Week, musts: readonly Must[], solve: Solver): Solved => {
   }
 }
 
+/** The musts by themselves, with their places and times. */
+const mustVisits = (week: Week, musts: readonly Must[], solve: Solver): readonly Visit[] => {
+  if (musts.length === 0) return []
+  const { model, visits } = mustsModel(week, everyColumn(week), musts)
+  return tickedIn(visits, solve(model, week.asked.limits).values).map(({ column, place, slot }) =>
+    visitOf(week, { column, place: place!, slot: slot! }),
+  )
+}
+
 /** Plans a week: the musts that can be had, and round them the visits that are worth most. */
 export const planWeek = (given: WeekAsked, solve: Solver): WeekPlan => {
   const asked = inOrder(given)
   const { kept, clashes } = keptMusts(asked, solve)
   const week = weekOf(asked)
+  const greedy = greedyWeek(asked, mustVisits(week, kept, solve))
+  const first = { objective: worthOf(termsOf(asked, greedy)) }
   const { visits: found, bound, status } = solved(week, kept, solve)
   const visits = found.map((one) => visitOf(week, one)).toSorted(inTime)
   const terms = termsOf(asked, visits)
-  return { visits, objective: worthOf(terms), terms, bound, status, clashes }
+  return { visits, objective: worthOf(terms), terms, bound, status, clashes, first }
 }
