@@ -64,7 +64,7 @@ const withoutVariables = ({ rows }: LinearModel): Solution => {
 
 const solveWith =
   (highs: Highs): Solver =>
-  (model, { relativeGap, nodes, seconds }: SolveLimits) =>
+  (model, { relativeGap, nodes, seconds }: SolveLimits, start) =>
     model.variables.length === 0
       ? withoutVariables(model)
       : (highs.withModel(dataOf(highs, model) as never, (made) => {
@@ -76,6 +76,7 @@ const solveWith =
             mip_max_nodes: nodes,
             time_limit: seconds,
           } as never)
+          if (start) made.setSolution({ indices: start.map((_, i) => i), values: start })
           made.run()
           const { modelStatus } = highs.constants
           const status = made.getModelStatus()

@@ -34,5 +34,8 @@ export interface Solution {
   readonly bound: number
 }
 
-/** Solves a model; the same model and limits give the same solution unless the clock stopped it. */
-export type Solver = (model: LinearModel, limits: SolveLimits) => Solution
+/**
+ * Solves a model; the same model, limits and start give the same solution unless the clock stopped it. `start` gives
+ * values of the first variables to begin from; the rest of them are found.
+ */
+export type Solver = (model: LinearModel, limits: SolveLimits, start?: readonly number[]) => Solution

@@ -82,17 +82,45 @@ interface Solved {
   readonly status: WeekPlan['status']
 }
 
+/** The plan at once as the model's visits, for the solver to begin from. */
+const startFrom = (week: Week, visits: readonly Ticked[], greedy: readonly Visit[]): readonly number[] => {
+  const keyOf = ({
+    horse,
+    day,
+    part,
+    option,
+    due,
+    lead,
+    helper,
+  }: Omit<Visit, 'start' | 'slots' | 'use' | 'place'>) =>
+    [horse, day, part, option, due, lead, helper].join(' ')
+  const planned = new Map(greedy.map((visit) => [keyOf(visit), visit]))
+  return visits.map(({ column, place, slot }) => {
+    const told = toldOf(week, column, place ?? column.places[0]!)
+    const visit = planned.get(keyOf({ ...told, option: column.option }))
+    if (!visit) return 0
+    const at = week.asked.places.findIndex(({ id }) => id === visit.place)
+    const isThere = place === null ? column.places.includes(at) : place === at
+    const isThen = slot === null || timeAt(slot * week.grid.slotMinutes) === visit.start
+    return Number(isThere && isThen)
+  })
+}
+
 /**
  * Solves the week by parts of days first: what fits their free stretches. A part whose visits find no places and times
  * is modelled slot by slot from then on, and the week is solved again; such parts are exact, so this ends, and the bound
  * of the first model stands, for it only ever promises too much.
  */
-const solved = (week: Week, musts: readonly Must[], solve: Solver): Solved => {
+const solved = (
+  week: Week,
+  { musts, greedy }: { musts: readonly Must[]; greedy: readonly Visit[] },
+  solve: Solver,
+): Solved => {
   const columns = everyColumn(week)
   let exact = timedParts(week, musts)
   for (;;) {
     const { model, constant, visits } = weekModel(week, columns, { musts, exact })
-    const solution = solve(model, week.asked.limits)
+    const solution = solve(model, week.asked.limits, startFrom(week, visits, greedy))
     const status = solution.status === 'infeasible' ? 'stopped' : solution.status
     const found = timed(week, tickedIn(visits, solution.values), exact)
     if (found.without.length === 0) return { visits: found.visits, bound: solution.bound + constant, status }
@@ -116,8 +144,11 @@ export const planWeek = (given: WeekAsked, solve: Solver): WeekPlan => {
   const week = weekOf(asked)
   const greedy = greedyWeek(asked, mustVisits(week, kept, solve))
   const first = { objective: worthOf(termsOf(asked, greedy)) }
-  const { visits: found, bound, status } = solved(week, kept, solve)
-  const visits = found.map((one) => visitOf(week, one)).toSorted(inTime)
+  const { visits: found, bound, status } = solved(week, { musts: kept, greedy }, solve)
+  const better = found.map((one) => visitOf(week, one)).toSorted(inTime)
+  // Stopped early it may have found nothing yet: the plan at once stays.
+  const isBetter = worthOf(termsOf(asked, better)) >= first.objective
+  const visits = isBetter ? better : greedy
   const terms = termsOf(asked, visits)
   return { visits, objective: worthOf(terms), terms, bound, status, clashes, first }
 }
