@@ -1,6 +1,14 @@
 import { isDay } from '@still-pine/core/answer'
 import type { Solver } from '@still-pine/core/solver'
-import { clashWords, gapWords, planWeek, reasonsOf, type WeekAsked } from '@still-pine/core/week'
+import {
+  clashWords,
+  gapWords,
+  lackingIn,
+  lackingWords,
+  planWeek,
+  reasonsOf,
+  type WeekAsked,
+} from '@still-pine/core/week'
 import { z } from 'zod'
 import { faultOf, type FileFault } from './file-faults'
 import { Day, words } from './primitives'
@@ -228,6 +236,7 @@ export const planFile = (document: unknown, solve: Solver): PlannedFile => {
       ...plan,
       shortOfBestDays: Math.max(0, plan.bound - plan.objective),
       words: gapWords(plan),
+      lacking: lackingIn(asked, visits).map((one) => ({ ...one, words: lackingWords(asked, one) })),
       clashes: clashes.map((clash) => ({
         must: clash.must.id,
         with: clash.with.map((one) => (typeof one === 'string' ? one : one.id)),

@@ -16,8 +16,9 @@ export type {
   Wish,
 } from './asked'
 export { greedyWeek } from './greedy'
+export { lackingIn, type Lacking } from './lacking'
 export { planWeek, type WeekPlan } from './plan'
 export { termsOf, worthOf, type Terms } from './score'
 export type { Clash } from './musts'
 export type { Must } from './model'
-export { clashWords, gapWords, mustWords, reasonsOf, weekdayOf } from './words'
+export { clashWords, gapWords, lackingWords, mustWords, reasonsOf, weekdayOf } from './words'

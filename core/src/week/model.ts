@@ -51,11 +51,21 @@ class Rows {
 
 type Term = readonly [number, number]
 
+/** The list of a key, made when it is first asked for. */
+const listed = <Key>(lists: Map<Key, number[]>, key: Key): number[] => {
+  const known = lists.get(key) ?? []
+  lists.set(key, known)
+  return known
+}
+
 class Builder {
   readonly variables: Variable[] = []
   readonly visits: Ticked[] = []
   readonly rows = new Rows()
   constant = 0
+
+  private readonly ofHorse = new Map<number, number[]>()
+  private readonly inPart = new Map<string, number[]>()
 
   constructor(
     private readonly week: Week,
@@ -71,7 +81,10 @@ class Builder {
   }
 
   private addVisit(visit: Ticked): void {
-    const { saved, late, wishes, keep, due } = visit.column
+    const { saved, late, wishes, keep, due, horse, day, part } = visit.column
+    const i = this.visits.length
+    listed(this.ofHorse, horse).push(i)
+    listed(this.inPart, partKey(day, part)).push(i)
     const undone = due === null ? 0 : this.undone(due)
     this.visits.push(visit)
     this.variables.push({ worth: saved + late + wishes + keep - undone, upper: 1, isWhole: true })
@@ -88,34 +101,55 @@ class Builder {
     return this.variables.push({ worth, upper, isWhole: false }) - 1
   }
 
-  terms(of: (visit: Ticked) => number): readonly Term[] {
-    return this.visits.flatMap((visit, i): Term[] => {
-      const coefficient = of(visit)
+  /** What each of these visits counts for; a model has thousands, and a row speaks of a horse's or a part's. */
+  private terms(among: readonly number[], of: (visit: Ticked) => number): readonly Term[] {
+    return among.flatMap((i): Term[] => {
+      const coefficient = of(this.visits[i]!)
       return coefficient === 0 ? [] : [[i, coefficient]]
     })
   }
 
-  count(which: (visit: Ticked) => boolean): readonly Term[] {
-    return this.terms((visit) => Number(which(visit)))
+  private count(among: readonly number[], which: (visit: Ticked) => boolean): readonly Term[] {
+    return this.terms(among, (visit) => Number(which(visit)))
+  }
+
+  private horseVisits(h: number): readonly number[] {
+    return this.ofHorse.get(h) ?? []
+  }
+
+  private workVisits(h: number): readonly number[] {
+    return this.horseVisits(h).filter((i) => this.visits[i]!.column.due === null)
+  }
+
+  private partVisits(day: number, part: number): readonly number[] {
+    return this.inPart.get(partKey(day, part)) ?? []
+  }
+
+  private dayVisits(day: number): readonly number[] {
+    return this.week.grid.parts.flatMap((_, part) => this.partVisits(day, part))
   }
 
   /** A horse works once a day, a due visit is once, and no more of it than its block has left. */
   once(): void {
     const { asked, grid, off } = this.week
     asked.horses.forEach((horse, h) => {
-      const work = ({ column }: Ticked): boolean => column.horse === h && column.due === null
+      const work = this.workVisits(h)
       grid.days.forEach((_, day) =>
         this.rows.most(
-          this.count((one) => work(one) && one.column.day === day),
+          this.count(work, ({ column }) => column.day === day),
           1,
         ),
       )
       if (!off.has(ruleId('visitsAtMost', horse.id)))
-        this.rows.most(this.count(work), visitsMost(horse, grid.days))
+        this.rows.most(
+          this.count(work, () => true),
+          visitsMost(horse, grid.days),
+        )
     })
-    asked.dues.forEach((_, d) => {
+    asked.dues.forEach(({ horse }, d) => {
+      const h = asked.horses.findIndex(({ id }) => id === horse)
       this.rows.most(
-        this.count(({ column }) => column.due === d),
+        this.count(this.horseVisits(h), ({ column }) => column.due === d),
         1,
       )
       this.constant += this.undone(d)
@@ -131,33 +165,28 @@ class Builder {
     const { days, parts } = this.week.grid
     days.forEach((_, day) =>
       parts.forEach((_, part) => {
-        const here = (visit: Ticked, one: number): boolean =>
-          visit.column.day === day && visit.column.part === part && isOf(visit, one)
-        if (this.exact.has(partKey(day, part))) {
-          for (const one of which)
-            this.slotBySlot((visit) => here(visit, one), free[one]![day]![part]!.length)
-          return
+        const isExact = this.exact.has(partKey(day, part))
+        for (const one of which) {
+          const here = this.partVisits(day, part).filter((i) => isOf(this.visits[i]!, one))
+          const slots = free[one]![day]![part]!
+          if (isExact) this.slotBySlot(here, slots.length)
+          else this.stretches(here, stretchesIn(slots))
         }
-        for (const one of which)
-          this.stretches((visit) => here(visit, one), stretchesIn(free[one]![day]![part]!))
       }),
     )
   }
 
-  private slotBySlot(isHere: (visit: Ticked) => boolean, slots: number): void {
-    const here = this.visits.flatMap((visit, i) => (isHere(visit) ? [{ i, ...visit }] : []))
+  private slotBySlot(here: readonly number[], slots: number): void {
     for (let at = 0; at < slots; at++)
       this.rows.most(
-        here.flatMap(({ i, slot, column }): Term[] =>
-          slot! <= at && at < slot! + column.slots ? [[i, 1]] : [],
-        ),
+        this.count(here, ({ slot, column }) => slot! <= at && at < slot! + column.slots),
         1,
       )
   }
 
   /** Rounded rows for each length of visit (Chvátal 1973): they keep fractions from packing what whole visits cannot. */
-  private stretches(isHere: (visit: Ticked) => boolean, lengths: readonly number[]): void {
-    const terms = this.terms((visit) => (isHere(visit) ? visit.column.slots : 0))
+  private stretches(here: readonly number[], lengths: readonly number[]): void {
+    const terms = this.terms(here, ({ column }) => column.slots)
     this.rows.most(
       terms,
       lengths.reduce((sum, one) => sum + one, 0),
@@ -183,7 +212,7 @@ class Builder {
       if (mostMinutesPerDay === null || off.has(ruleId('mostMinutes', id))) return
       grid.days.forEach((_, day) =>
         this.rows.most(
-          this.terms((visit) => (visit.column.day === day && isWith(visit, p) ? visit.column.slots : 0)),
+          this.terms(this.dayVisits(day), (visit) => (isWith(visit, p) ? visit.column.slots : 0)),
           Math.floor(mostMinutesPerDay / grid.slotMinutes),
         ),
       )
@@ -201,21 +230,21 @@ class Builder {
     if (off.has(PLACE_RULE)) return
     grid.days.forEach((_, day) =>
       grid.parts.forEach((_, part) => {
-        const here = this.visits.filter(({ column }) => column.day === day && column.part === part)
+        const here = this.partVisits(day, part)
+        const placesOf = (i: number): readonly number[] => this.visits[i]!.column.places
         if (this.exact.has(partKey(day, part))) {
           asked.places.forEach((_, l) =>
             this.slotBySlot(
-              (visit) => visit.column.day === day && visit.column.part === part && visit.place === l,
+              here.filter((i) => this.visits[i]!.place === l),
               places[l]![day]![part]!.length,
             ),
           )
           return
         }
-        const sets = new Map(here.map(({ column }) => [column.places.join(' '), column.places]))
+        const sets = new Map(here.map((i) => [placesOf(i).join(' '), placesOf(i)]))
         for (const set of sets.values())
           this.stretches(
-            ({ column }) =>
-              column.day === day && column.part === part && column.places.every((l) => set.includes(l)),
+            here.filter((i) => placesOf(i).every((l) => set.includes(l))),
             set.flatMap((l) => stretchesIn(places[l]![day]![part]!)),
           )
       }),
@@ -227,16 +256,17 @@ class Builder {
     const { asked, grid, off } = this.week
     const { restAfterHardDay } = asked.rules
     asked.horses.forEach((horse, h) => {
-      const work = (day: number, which: (column: Column) => boolean) => (visit: Ticked) => {
-        const { column } = visit
-        return column.horse === h && column.due === null && column.day === day && which(column)
-      }
+      const visits = this.workVisits(h)
+      const work =
+        (day: number, which: (column: Column) => boolean) =>
+        ({ column }: Ticked): boolean =>
+          column.day === day && which(column)
       const isLoad = (column: Column): boolean => column.isLoad
       grid.days.forEach((on, day) => {
         if (!off.has(ruleId('loadDays', horse.id))) {
           const window = loadWindow(grid.days, day)
           this.rows.most(
-            this.count((visit) => window.some((one) => work(one, isLoad)(visit))),
+            this.count(visits, ({ column }) => column.isLoad && window.includes(column.day)),
             loadDaysLeft(horse, asked.firstDay, on),
           )
         }
@@ -244,7 +274,8 @@ class Builder {
         const pair = (
           before: (column: Column) => boolean,
           after: (column: Column) => boolean,
-        ): readonly Term[] => this.count((visit) => work(day - 1, before)(visit) || work(day, after)(visit))
+        ): readonly Term[] =>
+          this.count(visits, (visit) => work(day - 1, before)(visit) || work(day, after)(visit))
         if (restAfterHardDay !== 'none' && !off.has(ruleId('hardDay', horse.id)))
           this.rows.most(
             pair(({ isHard }) => isHard, restAfterHardDay === 'noLoad' ? isLoad : () => true),
@@ -260,25 +291,22 @@ class Builder {
   fairness(): void {
     const { asked, grid } = this.week
     asked.horses.forEach((horse, h) => {
-      const isWork = ({ column }: Ticked): boolean => column.horse === h && column.due === null
+      const work = this.workVisits(h)
       const wanted = wantedOf(horse, grid.days)
       if (wanted > 0) {
         const missing = Array.from({ length: wanted }, (_, k): Term => [this.slack(-UNFAIR * k, 1), 1])
-        this.rows.least([...this.count(isWork), ...missing], wanted)
+        this.rows.least([...this.count(work, () => true), ...missing], wanted)
       }
       for (const run of untouchedRuns(asked, horse, grid.days))
         this.rows.least(
-          [
-            ...this.count((visit) => isWork(visit) && run.includes(visit.column.day)),
-            [this.slack(-UNTOUCHED, 1), 1],
-          ],
+          [...this.count(work, ({ column }) => run.includes(column.day)), [this.slack(-UNTOUCHED, 1), 1]],
           1,
         )
     })
   }
 
   private fitting(wish: Wish): readonly Term[] {
-    return this.count(({ column, place }) => {
+    return this.count([...this.visits.keys()], ({ column, place }) => {
       const on: Day = this.week.grid.days[column.day]!
       return fits(
         wish.match,
@@ -303,8 +331,9 @@ class Builder {
   }
 
   pin(pin: Pin): void {
+    const h = this.week.asked.horses.findIndex(({ id }) => id === pin.horse)
     this.rows.least(
-      this.count(({ column, place, slot }) =>
+      this.count(this.horseVisits(h), ({ column, place, slot }) =>
         isPinned(this.week, column, { pin, place: place ?? column.places[0]!, slot }),
       ),
       1,

@@ -2,6 +2,7 @@ import type { Solution, Solver } from '../solver'
 import type { Visit, WeekAsked } from './asked'
 import { everyColumn, inOrder, toldOf, weekOf, type Column, type Week } from './columns'
 import { timeAt } from './grid'
+import { aloneBound } from './alone'
 import { greedyWeek } from './greedy'
 import { mustsModel, partKey, timedParts, weekModel, type Must, type Ticked } from './model'
 import { keptMusts, type Clash } from './musts'
@@ -117,13 +118,17 @@ const solved = (
   solve: Solver,
 ): Solved => {
   const columns = everyColumn(week)
+  const alone = aloneBound(week, columns)
   let exact = timedParts(week, musts)
   for (;;) {
     const { model, constant, visits } = weekModel(week, columns, { musts, exact })
     const solution = solve(model, week.asked.limits, startFrom(week, visits, greedy))
     const status = solution.status === 'infeasible' ? 'stopped' : solution.status
     const found = timed(week, tickedIn(visits, solution.values), exact)
-    if (found.without.length === 0) return { visits: found.visits, bound: solution.bound + constant, status }
+    const told = { bound: Math.min(solution.bound + constant, alone), status }
+    if (found.without.length === 0) return { visits: found.visits, ...told }
+    // A solver that the clock stopped is not asked again: half of its week would lose what must be.
+    if (status === 'stopped') return { visits: [], ...told }
     exact = new Set([...exact, ...found.without])
   }
 }
@@ -147,7 +152,8 @@ export const planWeek = (given: WeekAsked, solve: Solver): WeekPlan => {
   const { visits: found, bound, status } = solved(week, { musts: kept, greedy }, solve)
   const better = found.map((one) => visitOf(week, one)).toSorted(inTime)
   // Stopped early it may have found nothing yet: the plan at once stays.
-  const isBetter = worthOf(termsOf(asked, better)) >= first.objective
+  const hasFound = status !== 'stopped' || found.length > 0
+  const isBetter = hasFound && worthOf(termsOf(asked, better)) >= first.objective
   const visits = isBetter ? better : greedy
   const terms = termsOf(asked, visits)
   return { visits, objective: worthOf(terms), terms, bound, status, clashes, first }

@@ -1,5 +1,6 @@
 import { count, type Day } from '../answer'
 import type { Match, Pin, Visit, WeekAsked, WeekHorse, Wish } from './asked'
+import type { Lacking } from './lacking'
 import type { Clash } from './musts'
 import type { Must } from './model'
 import type { WeekPlan } from './plan'
@@ -121,6 +122,19 @@ export const clashWords = (asked: WeekAsked, { must, with: others }: Clash): str
   const why = because.length === 0 ? 'it fits no part of that day' : listed(because)
   const what = mustWords(asked, must)
   return `${what[0]!.toUpperCase()}${what.slice(1)} cannot be had: ${why}.`
+}
+
+/** "Sedge gets 2 of 3: Sedge has 3 load days in any seven at its age." */
+export const lackingWords = (asked: WeekAsked, { horse, got, wanted, rule }: Lacking): string => {
+  const why =
+    rule === null
+      ? 'what is open is worth more elsewhere'
+      : rule === 'people'
+        ? 'everybody who may is at another horse'
+        : rule === 'places'
+          ? 'every place that suits it is taken'
+          : ruleWords(asked, rule)
+  return `${nameIn(asked.horses, horse)} gets ${got} of ${wanted}: ${why}.`
 }
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth']
