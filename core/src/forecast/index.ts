@@ -1,0 +1,12 @@
+export { standardNormal, uniform, type Purpose, type Ticket } from './random'
+export { crps, insideShare, scoreOf, type Scored } from './score'
+export {
+  differenceOf,
+  rankCorrelation,
+  summaryOf,
+  type Difference,
+  type Drawn,
+  type Horizon,
+  type Range,
+  type Summary,
+} from './summary'
