@@ -1,3 +1,4 @@
+export { plannedDays, type Planned, type PlannedDay, type Standing, type WorkPlan } from './planned-days'
 export { standardNormal, uniform, type Purpose, type Ticket } from './random'
 export { crps, insideShare, scoreOf, type Scored } from './score'
 export {
@@ -10,3 +11,4 @@ export {
   type Range,
   type Summary,
 } from './summary'
+export { byWords, differenceWords, forecastWords } from './words'
