@@ -1,0 +1,144 @@
+import type { Calm, Grade } from '../answer'
+import { calmAtMost, gradeAtMost, type Model } from '../judgement'
+import { unitGain } from '../learning'
+
+/** Differences of a mean and a difficulty, and spreads, at which updates are worked out; between them is interpolated. */
+const DIFFERENCES = { least: -9, most: 9, points: 181 } as const
+const SPREADS = { least: 0.05, most: 2.5, points: 32 } as const
+
+/** A normal belief is integrated over so many spreads to either side, in so many points. */
+const REACH = 6
+const QUADRATURE = 121
+
+/** What an answer makes of a normal belief, relative to the difficulty of the ask. */
+interface Updated {
+  /** How far the mean goes. */
+  readonly shift: number
+  readonly sd: number
+  /** What the ask is expected to teach then, as a share of the speed. */
+  readonly unit: number
+  /** How probable it is that it was too big an ask. */
+  readonly tooBig: number
+}
+
+const FIELDS = 4
+
+type Likelihood = (x: number) => number
+
+const weights = Float64Array.from({ length: QUADRATURE }, (_, i) => {
+  const z = -REACH + (2 * REACH * i) / (QUADRATURE - 1)
+  return Math.exp(-0.5 * z * z)
+})
+
+/** Bayes' rule on a normal belief by plain summation: what stands behind every entry of the table. */
+const integrated = (
+  { mean, sd }: { mean: number; sd: number },
+  likelihood: Likelihood,
+  teaches: Likelihood,
+  isTooBig: (x: number) => boolean,
+): Updated => {
+  let [mass, first, second, unit, tooBig] = [0, 0, 0, 0, 0]
+  for (let i = 0; i < QUADRATURE; i++) {
+    const x = mean + sd * (-REACH + (2 * REACH * i) / (QUADRATURE - 1))
+    const weight = weights[i]! * likelihood(x)
+    mass += weight
+    first += weight * x
+    second += weight * x * x
+    unit += weight * teaches(x)
+    if (isTooBig(x)) tooBig += weight
+  }
+  const is = first / mass
+  const variance = Math.max(SPREADS.least ** 2, second / mass - is * is)
+  return { shift: is - mean, sd: Math.sqrt(variance), unit: unit / mass, tooBig: tooBig / mass }
+}
+
+const differenceAt = (i: number): number =>
+  DIFFERENCES.least + ((DIFFERENCES.most - DIFFERENCES.least) * i) / (DIFFERENCES.points - 1)
+
+const spreadAt = (j: number): number =>
+  SPREADS.least + ((SPREADS.most - SPREADS.least) * j) / (SPREADS.points - 1)
+
+const tableOf = (
+  likelihood: Likelihood,
+  teaches: Likelihood,
+  isTooBig: (x: number) => boolean,
+): Float64Array => {
+  const table = new Float64Array(DIFFERENCES.points * SPREADS.points * FIELDS)
+  for (let i = 0; i < DIFFERENCES.points; i++)
+    for (let j = 0; j < SPREADS.points; j++) {
+      const belief = { mean: differenceAt(i), sd: spreadAt(j) }
+      const { shift, sd, unit, tooBig } = integrated(belief, likelihood, teaches, isTooBig)
+      table.set([shift, sd, unit, tooBig], (i * SPREADS.points + j) * FIELDS)
+    }
+  return table
+}
+
+/** Where a value lies between two entries, kept inside the table. */
+const between = (
+  value: number,
+  { least, most, points }: { least: number; most: number; points: number },
+): { readonly at: number; readonly share: number } => {
+  const exact = ((value - least) / (most - least)) * (points - 1)
+  const at = Math.min(points - 2, Math.max(0, Math.floor(exact)))
+  return { at, share: Math.min(1, Math.max(0, exact - at)) }
+}
+
+/** What is believed of a track's ability or calm, as a normal distribution. */
+export interface Belief {
+  readonly mean: number
+  readonly sd: number
+}
+
+/**
+ * The judge inside a forecast: its belief is a mean and a spread, and an answer moves them by tables that are made once of
+ * the model's own likelihoods. A hundredth of the work of the filter on its grid, and near it.
+ */
+export interface JudgeTable {
+  /** What a grade says of the ability; `hardness` is that of the ask. */
+  readonly graded: (grade: Grade, belief: Belief, hardness: number) => Updated
+  readonly calmed: (calm: Calm, belief: Belief, hardness: number) => Updated
+}
+
+export const judgeTable = (model: Model): JudgeTable => {
+  const light = (x: number): number => gradeAtMost(model, 1, { ability: x, hardness: 0 })
+  const teaches: Likelihood = (x) => unitGain(model.law, light(x))
+  const isTooBig = (x: number): boolean => light(x) < model.law.tooBig
+  const grades = ([0, 1, 2, 3, 4] as const).map((k) =>
+    tableOf(
+      (x) => {
+        const upTo = gradeAtMost(model, k, { ability: x, hardness: 0 })
+        return k === 0 ? upTo : upTo - gradeAtMost(model, (k - 1) as Grade, { ability: x, hardness: 0 })
+      },
+      teaches,
+      isTooBig,
+    ),
+  )
+  const calms = ([0, 1, 2] as const).map((k) =>
+    tableOf(
+      (x) => {
+        const upTo = calmAtMost(model, k, { ability: x, hardness: 0 })
+        return k === 0 ? upTo : upTo - calmAtMost(model, (k - 1) as Calm, { ability: x, hardness: 0 })
+      },
+      () => 0,
+      () => false,
+    ),
+  )
+  const looked = (table: Float64Array, { mean, sd }: Belief, hardness: number): Updated => {
+    const difference = between(mean - hardness, DIFFERENCES)
+    const spread = between(sd, SPREADS)
+    const value = (field: number): number => {
+      const at = (i: number, j: number): number => table[(i * SPREADS.points + j) * FIELDS + field]!
+      const { at: i, share: s } = difference
+      const { at: j, share: t } = spread
+      return (
+        (1 - s) * ((1 - t) * at(i, j) + t * at(i, j + 1)) +
+        s * ((1 - t) * at(i + 1, j) + t * at(i + 1, j + 1))
+      )
+    }
+    return { shift: value(0), sd: value(1), unit: value(2), tooBig: value(3) }
+  }
+  return {
+    graded: (grade, belief, hardness) => looked(grades[grade]!, belief, hardness),
+    calmed: (calm, belief, hardness) => looked(calms[calm]!, belief, hardness),
+  }
+}
