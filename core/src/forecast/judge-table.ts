@@ -10,6 +10,12 @@ const SPREADS = { least: 0.05, most: 2.5, points: 32 } as const
 const REACH = 6
 const QUADRATURE = 121
 
+/** What is believed of a track's ability or calm, as a normal distribution. */
+export interface Belief {
+  readonly mean: number
+  readonly sd: number
+}
+
 /** What an answer makes of a normal belief, relative to the difficulty of the ask. */
 interface Updated {
   /** How far the mean goes. */
@@ -23,7 +29,14 @@ interface Updated {
 
 const FIELDS = 4
 
-type Likelihood = (x: number) => number
+type AtAbility = (x: number) => number
+
+/** An answer at each ability: how likely it is, what the ask teaches there, and whether it is too big an ask. */
+interface Asked {
+  readonly likelihood: AtAbility
+  readonly teaches: AtAbility
+  readonly isTooBig: (x: number) => boolean
+}
 
 const weights = Float64Array.from({ length: QUADRATURE }, (_, i) => {
   const z = -REACH + (2 * REACH * i) / (QUADRATURE - 1)
@@ -31,12 +44,7 @@ const weights = Float64Array.from({ length: QUADRATURE }, (_, i) => {
 })
 
 /** Bayes' rule on a normal belief by plain summation: what stands behind every entry of the table. */
-const integrated = (
-  { mean, sd }: { mean: number; sd: number },
-  likelihood: Likelihood,
-  teaches: Likelihood,
-  isTooBig: (x: number) => boolean,
-): Updated => {
+const integrated = ({ mean, sd }: Belief, { likelihood, teaches, isTooBig }: Asked): Updated => {
   let [mass, first, second, unit, tooBig] = [0, 0, 0, 0, 0]
   for (let i = 0; i < QUADRATURE; i++) {
     const x = mean + sd * (-REACH + (2 * REACH * i) / (QUADRATURE - 1))
@@ -58,16 +66,12 @@ const differenceAt = (i: number): number =>
 const spreadAt = (j: number): number =>
   SPREADS.least + ((SPREADS.most - SPREADS.least) * j) / (SPREADS.points - 1)
 
-const tableOf = (
-  likelihood: Likelihood,
-  teaches: Likelihood,
-  isTooBig: (x: number) => boolean,
-): Float64Array => {
+const tableOf = (asked: Asked): Float64Array => {
   const table = new Float64Array(DIFFERENCES.points * SPREADS.points * FIELDS)
   for (let i = 0; i < DIFFERENCES.points; i++)
     for (let j = 0; j < SPREADS.points; j++) {
       const belief = { mean: differenceAt(i), sd: spreadAt(j) }
-      const { shift, sd, unit, tooBig } = integrated(belief, likelihood, teaches, isTooBig)
+      const { shift, sd, unit, tooBig } = integrated(belief, asked)
       table.set([shift, sd, unit, tooBig], (i * SPREADS.points + j) * FIELDS)
     }
   return table
@@ -83,12 +87,6 @@ const between = (
   return { at, share: Math.min(1, Math.max(0, exact - at)) }
 }
 
-/** What is believed of a track's ability or calm, as a normal distribution. */
-export interface Belief {
-  readonly mean: number
-  readonly sd: number
-}
-
 /**
  * The judge inside a forecast: its belief is a mean and a spread, and an answer moves them by tables that are made once of
  * the model's own likelihoods. A hundredth of the work of the filter on its grid, and near it.
@@ -101,28 +99,18 @@ export interface JudgeTable {
 
 export const judgeTable = (model: Model): JudgeTable => {
   const light = (x: number): number => gradeAtMost(model, 1, { ability: x, hardness: 0 })
-  const teaches: Likelihood = (x) => unitGain(model.law, light(x))
+  const teaches: AtAbility = (x) => unitGain(model.law, light(x))
   const isTooBig = (x: number): boolean => light(x) < model.law.tooBig
-  const grades = ([0, 1, 2, 3, 4] as const).map((k) =>
-    tableOf(
-      (x) => {
-        const upTo = gradeAtMost(model, k, { ability: x, hardness: 0 })
-        return k === 0 ? upTo : upTo - gradeAtMost(model, (k - 1) as Grade, { ability: x, hardness: 0 })
-      },
-      teaches,
-      isTooBig,
-    ),
-  )
-  const calms = ([0, 1, 2] as const).map((k) =>
-    tableOf(
-      (x) => {
-        const upTo = calmAtMost(model, k, { ability: x, hardness: 0 })
-        return k === 0 ? upTo : upTo - calmAtMost(model, (k - 1) as Calm, { ability: x, hardness: 0 })
-      },
-      () => 0,
-      () => false,
-    ),
-  )
+  const grades = ([0, 1, 2, 3, 4] as const).map((k) => {
+    const upTo = (grade: Grade, x: number): number => gradeAtMost(model, grade, { ability: x, hardness: 0 })
+    const likelihood: AtAbility = (x) => upTo(k, x) - (k === 0 ? 0 : upTo((k - 1) as Grade, x))
+    return tableOf({ likelihood, teaches, isTooBig })
+  })
+  const calms = ([0, 1, 2] as const).map((k) => {
+    const upTo = (calm: Calm, x: number): number => calmAtMost(model, calm, { ability: x, hardness: 0 })
+    const likelihood: AtAbility = (x) => upTo(k, x) - (k === 0 ? 0 : upTo((k - 1) as Calm, x))
+    return tableOf({ likelihood, teaches: () => 0, isTooBig: () => false })
+  })
   const looked = (table: Float64Array, { mean, sd }: Belief, hardness: number): Updated => {
     const difference = between(mean - hardness, DIFFERENCES)
     const spread = between(sd, SPREADS)

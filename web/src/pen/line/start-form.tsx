@@ -2,11 +2,9 @@ import type { Line } from '@still-pine/contract'
 import { circle } from '@still-pine/core/load'
 import type { Program } from '@still-pine/core/program'
 import { useState } from 'react'
-import { WhyForm } from '../../shared/why-form'
-import { withDays } from '../../shared/words'
-import { Button } from '../../ui/button'
 import { ChoiceField, TextField } from '../../ui/inputs'
 import { typedNumber } from '../../shared/entry-form'
+import { PermitStart } from '../permit-start'
 import { linePermit } from './permitted'
 import type { LineRun } from './run'
 
@@ -31,13 +29,14 @@ export const StartForm = ({ line, program, firstRein, begin }: Props) => {
   const [rein, setRein] = useState(firstRein)
   const [lineM, setLineM] = useState(String(LINE_M))
   const [walkM, setWalkM] = useState('0')
-  const { answer, because } = linePermit(line, program, way)
   const isLine = metres(lineM) > IN_THE_HAND_M && metres(lineM) <= 30
   const diameterM = isLine
     ? circle({ lineM: metres(lineM), handM: IN_THE_HAND_M, walkM: metres(walkM), wantM: null }).mostDiameterM
     : 0
   const fits = diameterM >= LEAST_M && diameterM <= MOST_M
-  const start = (note = ''): void => begin({ way, rein, diameterM, note })
+  const start = (note = ''): void => {
+    if (fits) begin({ way, rein, diameterM, note })
+  }
   return (
     <div className="flex flex-col gap-4">
       <div className="grid gap-3 desk:grid-cols-2">
@@ -80,31 +79,17 @@ export const StartForm = ({ line, program, firstRein, begin }: Props) => {
           ? `That is a circle of ${Math.round(10 * diameterM) / 10} m across.`
           : `A circle is ${LEAST_M} to ${MOST_M} m across.`}
       </p>
-      {because.length > 0 && (
-        <ul className="border-l-8 border-stop bg-panel px-3 py-2 text-lg">
-          {because.map(({ words }) => (
-            <li key={words}>{withDays(words)}</li>
-          ))}
-        </ul>
-      )}
-      {answer === 'no' ? (
-        <details>
-          <summary className="min-h-16 text-lg font-bold">It is done all the same: log it</summary>
-          <WhyForm
-            label="Why, in a word"
-            hint="Kept with the work, and told in the book."
-            act="Log what is done"
-            className="flex-col"
-            onWhy={(why) => {
-              if (fits) start(`Against what was said: ${why}`)
-            }}
-          />
-        </details>
-      ) : (
-        <Button look="act" className="min-h-24 text-3xl" disabled={!fits} onClick={() => start()}>
-          {answer === 'confirm' ? 'All that is so: begin' : 'Begin'}
-        </Button>
-      )}
+      <PermitStart
+        permit={linePermit(line, program, way)}
+        begins="Begin"
+        disabled={!fits}
+        allTheSame={{
+          fold: 'It is done all the same: log it',
+          hint: 'Kept with the work, and told in the book.',
+          act: 'Log what is done',
+        }}
+        start={start}
+      />
     </div>
   )
 }

@@ -1,24 +1,22 @@
 import type { Line } from '@still-pine/contract'
-import { permit } from '@still-pine/core/permit'
+import { permit, type Permit } from '@still-pine/core/permit'
 import { stepOf, type Program } from '@still-pine/core/program'
 import { useState } from 'react'
 import { typedNumber } from '../../shared/entry-form'
 import { LawNotes } from '../../shared/law-notes'
 import { permitHorse } from '../../shared/permit-horse'
-import { WhyForm } from '../../shared/why-form'
-import { withDays } from '../../shared/words'
-import { Button } from '../../ui/button'
 import { ChoiceField, TextField } from '../../ui/inputs'
+import { PermitStart } from '../permit-start'
 import type { RideStart } from './ride-run'
 
 /** The first that a school rides off the lead. */
 const RIDDEN = ['ride-go-stop', 'ride-perimeter', 'led-ride']
 
-const ridePermit = (line: Line, program: Program) => {
+const ridePermit = (line: Line, program: Program): Permit => {
   const step = RIDDEN.find((key) => stepOf(program, key))
   return step
     ? permit(permitHorse(line, program), { step, rung: 1 }, line.day)
-    : { answer: 'yes' as const, because: [] }
+    : { answer: 'yes', because: [] }
 }
 
 interface Props {
@@ -35,7 +33,6 @@ export const StartRide = ({ line, program, begin }: Props) => {
   const [helper, setHelper] = useState('')
   const [ground, setGround] = useState('')
   const [rein, setRein] = useState<'left' | 'right'>('left')
-  const { answer, because } = ridePermit(line, program)
   const groundMinutes = typedNumber(ground) ?? 0
   const isBoth = helper.trim() !== '' && isSame(rider, helper)
   const fits = rider.trim() !== '' && !isBoth && groundMinutes >= 0 && groundMinutes <= 240
@@ -70,29 +67,17 @@ export const StartRide = ({ line, program, begin }: Props) => {
         />
       </div>
       <LawNotes horseId={line.horse.id} about={['helmet', 'minors', 'mounted']} />
-      {because.length > 0 && (
-        <ul className="border-l-8 border-stop bg-panel px-3 py-2 text-lg">
-          {because.map(({ words }) => (
-            <li key={words}>{withDays(words)}</li>
-          ))}
-        </ul>
-      )}
-      {answer === 'no' ? (
-        <details>
-          <summary className="min-h-16 text-lg font-bold">It is ridden all the same: log it</summary>
-          <WhyForm
-            label="Why, in a word"
-            hint="Kept with the ride, and told in the book."
-            act="Log what is ridden"
-            className="flex-col"
-            onWhy={(why) => start(`Against what was said: ${why}`)}
-          />
-        </details>
-      ) : (
-        <Button look="act" className="min-h-24 text-3xl" disabled={!fits} onClick={() => start()}>
-          {answer === 'confirm' ? 'All that is so: up' : 'Up'}
-        </Button>
-      )}
+      <PermitStart
+        permit={ridePermit(line, program)}
+        begins="Up"
+        disabled={!fits}
+        allTheSame={{
+          fold: 'It is ridden all the same: log it',
+          hint: 'Kept with the ride, and told in the book.',
+          act: 'Log what is ridden',
+        }}
+        start={start}
+      />
     </div>
   )
 }
