@@ -49,6 +49,8 @@ test('two schools lie side by side, with their reasons and where good starters d
 }) => {
   await enterDemo(page, demo)
   await page.goto(`${demo.url}/yard`)
+  // The list of horses comes a moment after its page, and moves what was about to be pressed.
+  await expect(page.getByRole('link', { name: 'Sedge' }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Schools' }).click()
   await page.getByRole('combobox', { name: 'First' }).selectOption('Mark and Reward')
   await page.getByRole('combobox', { name: 'Second' }).selectOption('Light Aids')
