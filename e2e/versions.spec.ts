@@ -42,7 +42,7 @@ const hasAnotherVersion = (page: Page): Promise<boolean> =>
     return (installing ?? waiting) !== null
   })
 
-// The browser of this machine (Chromium 150) leaves the new version waiting after “Reload with it”: to be looked into.
+// Set aside: with Chromium 150 the second version does not come in time. Whether browser or product is to blame is not known.
 test.fixme('a new version waits for a word, an old one can be put back, and what waits survives both', async ({
   page,
   context,
