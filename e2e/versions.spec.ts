@@ -42,8 +42,7 @@ const hasAnotherVersion = (page: Page): Promise<boolean> =>
     return (installing ?? waiting) !== null
   })
 
-// Set aside: with Chromium 150 the second version does not come in time. Whether browser or product is to blame is not known.
-test.fixme('a new version waits for a word, an old one can be put back, and what waits survives both', async ({
+test('a new version waits for a word, an old one can be put back, and what waits survives both', async ({
   page,
   context,
 }) => {

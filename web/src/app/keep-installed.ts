@@ -8,6 +8,17 @@ let isAsked = false
 /** Another tab asked for it, and it is there. */
 let isInPlace = false
 
+let isLoadingAnew = false
+/**
+ * Once only: a browser tells of the change of worker again while the page is being fetched, and to load anew then
+ * gives up the page on its way, so that it never comes.
+ */
+const loadAnew = (): void => {
+  if (isLoadingAnew) return
+  isLoadingAnew = true
+  window.location.reload()
+}
+
 /** Keeps the app on this device, and says when a newer one waits. */
 export const keepInstalled = async (): Promise<void> => {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
@@ -16,7 +27,7 @@ export const keepInstalled = async (): Promise<void> => {
   workbox.addEventListener('waiting', () => void store.dispatch(updateCame()))
   workbox.addEventListener('controlling', (event) => {
     if (!event.isUpdate) return
-    if (isAsked) return window.location.reload()
+    if (isAsked) return loadAnew()
     // Somebody may be in the middle of a horse here: this tab loads anew when its own person says so.
     isInPlace = true
     store.dispatch(updateCame())
@@ -27,7 +38,7 @@ export const keepInstalled = async (): Promise<void> => {
 
 /** Puts the waiting version in place; the page loads anew with it. */
 export const takeUpdate = (): void => {
-  if (isInPlace) return window.location.reload()
+  if (isInPlace) return loadAnew()
   isAsked = true
   workbox?.messageSkipWaiting()
 }
