@@ -1,6 +1,9 @@
 import type { Workbox } from 'workbox-window'
-import { updateCame } from '../offline/sync-slice'
+import { updateCame, updateHeld } from '../offline/sync-slice'
 import { store } from './store'
+
+/** A browser lets go of the old version within a moment, if it does so at all before its windows are closed. */
+const LETS_GO_MS = 5_000
 
 let workbox: Workbox | undefined
 /** A person in this tab asked for the new version. */
@@ -41,4 +44,5 @@ export const takeUpdate = (): void => {
   if (isInPlace) return loadAnew()
   isAsked = true
   workbox?.messageSkipWaiting()
+  setTimeout(() => store.dispatch(updateHeld()), LETS_GO_MS)
 }

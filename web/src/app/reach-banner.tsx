@@ -34,9 +34,13 @@ const Away = ({ personId, horseId }: { personId: string; horseId: string | null 
   )
 }
 
-const Update = () => (
+const Update = ({ isHeld }: { isHeld: boolean }) => (
   <p className={BAR} role="status">
-    <span>There is a new version of this app. What waits to be sent stays.</span>
+    <span>
+      {isHeld
+        ? 'The browser still holds on to the old version. Close every window of this app and open it again. What waits to be sent stays.'
+        : 'There is a new version of this app. What waits to be sent stays.'}
+    </span>
     <button type="button" className="min-h-11 font-bold underline" onClick={takeUpdate}>
       Reload with it
     </button>
@@ -45,11 +49,11 @@ const Update = () => (
 
 /** What is to be known of signal and version, above every page but the pen. */
 export const ReachBanner = ({ personId, horseId }: { personId: string; horseId: string | null }) => {
-  const { isAway, hasUpdate } = useAppSelector(({ sync }) => sync)
+  const { isAway, update } = useAppSelector(({ sync }) => sync)
   return (
     <>
       {isAway && <Away personId={personId} horseId={horseId} />}
-      {hasUpdate && <Update />}
+      {update !== 'none' && <Update isHeld={update === 'held'} />}
     </>
   )
 }

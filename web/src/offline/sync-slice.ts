@@ -9,8 +9,8 @@ interface State extends SyncState {
   readonly isAway: boolean
   /** Changes that other devices send are told to this page as they are saved. */
   readonly isListening: boolean
-  /** A new version of the app waits for a reload. */
-  readonly hasUpdate: boolean
+  /** A new version of the app waits for a word, or had it and the browser keeps the old one all the same. */
+  readonly update: 'none' | 'waits' | 'held'
 }
 
 const initialState: State = {
@@ -22,7 +22,7 @@ const initialState: State = {
   reach: 'ok',
   isAway: false,
   isListening: false,
-  hasUpdate: false,
+  update: 'none',
 }
 
 /** How this device stands with the server. */
@@ -45,12 +45,15 @@ export const syncSlice = createSlice({
       state.isAway = true
     },
     updateCame: (state) => {
-      state.hasUpdate = true
+      state.update = 'waits'
+    },
+    updateHeld: (state) => {
+      state.update = 'held'
     },
   },
 })
 
-export const { syncChanged, heard, listening, notHeard, updateCame } = syncSlice.actions
+export const { syncChanged, heard, listening, notHeard, updateCame, updateHeld } = syncSlice.actions
 
 const MINUTE_MS = 60_000
 const HOUR = 60

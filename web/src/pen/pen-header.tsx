@@ -42,7 +42,7 @@ const BurstLine = ({ view }: { view: PenView }) => {
       {burstWords(view)} · {minutes(ran)}
       <span className="phone:hidden"> of 2:00</span>
       <span className="phone:hidden"> · {syncWords(sync, now)}</span>
-      {sync.hasUpdate && (
+      {sync.update !== 'none' && (
         <span className="phone:hidden"> · new version: reload when you are out of the pen</span>
       )}
     </p>
