@@ -34,12 +34,20 @@ const sendWhenGone = async (): Promise<void> => {
   await sync?.register(BACKGROUND_TAG).catch(() => undefined)
 }
 
+/** What drains in this page. */
+const draining = new Set<() => void>()
+
+/** Sends what was put in just now without waiting for the next turn. */
+export const sendSoon = (): void => draining.forEach((hurry) => hurry())
+
 /** Sends the outbox of one person as long as it runs; gives the way to stop it. */
 export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watching): (() => void) => {
   let stopped = false
   let pause = EVERY_MS
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = false
+  let inTurn = false
+  let isHurried = false
   let newest = 0
   let heldSince: number | null = null
   let reach: SyncState['reach'] = 'ok'
@@ -75,7 +83,6 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watch
     }
     reach = sent?.outcome === 'away' || sent?.outcome === 'signed-out' ? sent.outcome : 'ok'
     await tell()
-    timer = setTimeout(safely, pause)
   }
   // A device whose storage fails for a moment is asked again; nothing in it is touched.
   const safely = (): void => {
@@ -85,23 +92,37 @@ export const drainFor = ({ personId, isAsking, onState, onSent, onSaved }: Watch
       // What waits is told all the same, and once: an ask adds nothing to it before it ends.
       if (!wasHeld) void tell().catch(() => undefined)
       timer = setTimeout(safely, LOOK_EVERY_MS)
-    } else
-      void turn().catch(() => {
-        if (!stopped) timer = setTimeout(safely, SLOWEST_MS)
-      })
+    } else void goRound()
+  }
+
+  const goRound = async (): Promise<void> => {
+    inTurn = true
+    const next = await turn().then(
+      () => pause,
+      () => SLOWEST_MS,
+    )
+    inTurn = false
+    if (!stopped) timer = setTimeout(safely, isHurried ? 0 : next)
+    isHurried = false
   }
 
   const hurry = (): void => {
-    clearTimeout(timer)
     pause = EVERY_MS
-    safely()
+    // Never two rounds at once: the one that goes is followed by another.
+    if (inTurn) isHurried = true
+    else {
+      clearTimeout(timer)
+      safely()
+    }
   }
 
   void alone(() => freeLeftBehind(personId)).then(safely, safely)
   window.addEventListener('online', hurry)
+  draining.add(hurry)
   return () => {
     stopped = true
     clearTimeout(timer)
     window.removeEventListener('online', hurry)
+    draining.delete(hurry)
   }
 }

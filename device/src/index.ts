@@ -1,5 +1,5 @@
 export { carriedAt, carryHorse, type AskCarry } from './carry'
-export { drainFor, type SyncState } from './drain'
+export { drainFor, sendSoon, type SyncState } from './drain'
 export { readEarly } from './early'
 export { knownHere, type Question } from './known'
 export { forgetNoteDraft, noteDraft, saveNoteDraft } from './note-drafts'

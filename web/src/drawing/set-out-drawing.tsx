@@ -3,7 +3,13 @@ import type { SetDown, SetOut } from '@still-pine/core/jumping'
 /** How wide a pole is laid, and what lies free around it, metres. */
 const POLE_M = 3
 const FREE_M = 1.2
-const LABEL_M = 1.1
+const LABEL_M = 0.9
+
+/** Three poles are no more of the page than a whole line of them: metres. */
+const LEAST_M = 8
+
+/** A distance is written in letters of this part of it, so that it does not run into the next. */
+const LETTERS = 3.4
 
 const THICK_M: Readonly<Record<SetDown['what'], number>> = {
   pole: 0.12,
@@ -31,8 +37,10 @@ interface Props extends SetOut {
 
 /** What is set out, from above and to scale: the way runs from left to right, a ring is a stride. */
 export const SetOutDrawing = ({ things, strides, wholeM, label, step }: Props) => {
-  const from = Math.min(0, ...strides) - FREE_M
-  const width = Math.max(wholeM, ...strides) + FREE_M - from
+  const start = Math.min(0, ...strides) - FREE_M
+  const needed = Math.max(wholeM, ...strides) + FREE_M - start
+  const width = Math.max(LEAST_M, needed)
+  const from = start - (width - needed) / 2
   return (
     <svg
       role="img"
@@ -75,8 +83,8 @@ export const SetOutDrawing = ({ things, strides, wholeM, label, step }: Props) =
         return (
           <g key={atM}>
             <line
-              x1={before}
-              x2={atM}
+              x1={before + 0.08}
+              x2={atM - 0.08}
               y1={POLE_M + 0.25}
               y2={POLE_M + 0.25}
               stroke="var(--color-ink)"
@@ -84,9 +92,9 @@ export const SetOutDrawing = ({ things, strides, wholeM, label, step }: Props) =
             />
             <text
               x={(before + atM) / 2}
-              y={POLE_M + 0.85}
+              y={POLE_M + 0.7}
               textAnchor="middle"
-              fontSize={Math.min(0.55, (atM - before) / 2.4)}
+              fontSize={Math.min(0.4, (atM - before) / LETTERS)}
               fill="var(--color-ink)"
             >
               {shown(atM - before, step)} m

@@ -139,7 +139,7 @@ const gapWords = (tracks: Line['tracks']): string | null => {
     return `${gap.sides.join(' and ')} side not asked enough in the last ten work days.`
   const points = Math.round(Math.abs(gap.value) * 100)
   if (points === 0) return 'Both sides are even.'
-  return `The ${gap.value > 0 ? 'right' : 'left'} is ${points} points behind${gap.flagged ? ': work it first' : ''}.`
+  return `The ${gap.value > 0 ? 'right' : 'left'} is ${count(points, 'point')} behind${gap.flagged ? ': work it first' : ''}.`
 }
 
 /** What is known of one step, from what, and how old it is. */

@@ -1,7 +1,7 @@
 import type { BatchItem } from '@still-pine/contract'
 import { idOfItem } from '@still-pine/contract/id-of-item'
 import { toast } from '../ui/toast'
-import { saveWaiting } from '@still-pine/device'
+import { saveWaiting, sendSoon } from '@still-pine/device'
 
 /** Said where this device could not keep something; nothing on the screen pretends otherwise. */
 export const sayNotSaved = (): void =>
@@ -36,6 +36,7 @@ export const sayWhileSlow = async <T>(keeping: Promise<T>): Promise<T> => {
 export const saveHere = async (personId: string, horseId: string, item: BatchItem): Promise<boolean> => {
   try {
     await sayWhileSlow(saveWaiting({ id: idOfItem(item), personId, horseId, item, readyAt: 0 }))
+    sendSoon()
     return true
   } catch {
     sayNotSaved()

@@ -74,7 +74,7 @@ export const syncWords = (
   { isCounted, waiting, needYou, oldestAt, files, reach }: SyncState & { readonly isCounted: boolean },
   now: number,
 ): string => {
-  if (!isCounted) return 'checking what is unsent'
+  if (!isCounted) return 'checking …'
   if (needYou > 0) return `${needYou} ${plural(needYou, 'needs', 'need')} you`
   if (waiting === 0 && files > 0)
     return reach === 'ok' ? `saved here, sending ${count(files, 'file')}` : `${count(files, 'file')} waiting`

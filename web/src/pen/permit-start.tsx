@@ -17,7 +17,7 @@ interface Props {
 export const PermitStart = ({ permit: { answer, because }, begins, disabled, allTheSame, start }: Props) => (
   <>
     {because.length > 0 && (
-      <ul className="border-l-8 border-stop bg-panel px-3 py-2 text-lg">
+      <ul className="flex flex-col gap-2 border-l-8 border-stop bg-panel px-3 py-2 text-lg leading-snug">
         {because.map(({ words }) => (
           <li key={words}>{withDays(words)}</li>
         ))}

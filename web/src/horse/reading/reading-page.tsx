@@ -145,7 +145,7 @@ const Sides = ({ horseId, sides }: { horseId: string; sides: SidesOver }) => (
             <StepLink horseId={horseId} step={step}>
               {name}
             </StepLink>
-            : {gap > 0 ? 'right' : 'left'} {Math.round(Math.abs(gap) * 100)} points behind
+            : {gap > 0 ? 'right' : 'left'} {count(Math.round(Math.abs(gap) * 100), 'point')} behind
           </li>
         ))}
       </ul>

@@ -41,9 +41,8 @@ interface RidingProps {
 const Used = ({ name, minutes, most }: { name: string; minutes: number; most: number }) => (
   <div className={minutes > most ? 'font-bold text-stop' : ''}>
     <span className="block text-lg">{name}</span>
-    <span className="text-2xl tabular-nums">
-      {clock(minutes)} <span className="text-lg">of {clock(Math.floor(2 * most) / 2)}</span>
-    </span>
+    <span className="block font-name text-3xl font-extrabold tabular-nums">{clock(minutes)}</span>
+    <span className="text-lg tabular-nums">of {clock(Math.floor(2 * most) / 2)}</span>
   </div>
 )
 
