@@ -105,7 +105,7 @@ const [lapwingSession] = (
 await shoot(desk.page, [`/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after'])
 await shoot(desk.page, ['/week', 'week'])
 await shoot(desk.page, [`/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above'])
-await shoot(desk.page, [`/horses/${desk.id.Bramble}/incidents`, 'checks'])
+await shoot(desk.page, [`/horses/${desk.id.Curlew}/rides`, 'rides'])
 await shoot(desk.page, ['/yard', 'yard'])
 await shoot(desk.page, [`/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen'], async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
@@ -122,7 +122,6 @@ await shoot(desk.page, [`/pen/${desk.id.Sedge}?step=yield-shoulder`, 'pen'], asy
 })
 
 const phone = await enter(PHONE)
-await shoot(phone.page, [`/horses/${phone.id.Sedge}`, 'line-phone'])
 await shoot(phone.page, [`/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone'], async (page) => {
   await page.getByRole('button', { name: /^Ask/ }).waitFor()
   await log(page, [
@@ -131,6 +130,20 @@ await shoot(phone.page, [`/pen/${phone.id.Lapwing}?step=face-up`, 'pen-phone'], 
   ])
   await page.keyboard.press('Space')
   await page.clock.runFor(3400)
+})
+// Curlew's ninth ride, while it goes.
+await shoot(phone.page, [`/pen/${phone.id.Curlew}/ride`, 'ride-phone'], async (page) => {
+  await page.getByLabel('Rider', { exact: true }).fill('Ylva')
+  await page.getByLabel('Helper on the ground').fill('Arne')
+  await page.getByLabel('Ground work, minutes').fill('6')
+  await page.getByText('It is ridden all the same: log it').tap()
+  await page.getByLabel('Why, in a word').fill('Its owner is here')
+  await page.getByRole('button', { name: 'Log what is ridden' }).tap()
+  const more = page.getByRole('button', { name: /^More/ })
+  await more.tap()
+  await page.clock.runFor(130_000)
+  await more.tap()
+  await page.clock.runFor(121_000)
 })
 
 // A mare said to be handled, four asks into her arrival check.
