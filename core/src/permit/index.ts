@@ -1,5 +1,6 @@
 export type { Ask, PermitHorse } from './ask'
 export { butForPresses, dueNow, opennessOf, type Openness } from './gates'
+export { leastMonthsAt } from './least-months'
 export { isPermitted, nearestPermitted, permit } from './permit'
 export { PERMIT_RULES, type Permit, type PermitAnswer, type PermitRule, type Reason } from './reason'
 export { strongerBecause } from './rules'

@@ -16,6 +16,7 @@ import {
 import type { Exposure } from '../program'
 import { ageStop, closingsOf, CONFIRM_WORDS, sideViews, unmetNeeds, upperFirst } from '../readiness'
 import { exposes, type Asking } from './ask'
+import { leastMonthsFor } from './least-months'
 import { reason, type PermitRule, type Reason } from './reason'
 
 type Rule = (asking: Asking) => readonly Reason[]
@@ -63,23 +64,8 @@ const block: Rule = (asking) =>
     ? [reason('block', 'no', { words: `${asking.facts.offWork} Feet and a handling check are left.` })]
     : []
 
-/** Least ages in months by what a rung exposes to (our judgement; schools differ). */
-const LEAST_MONTHS: readonly (readonly [Exposure, number])[] = [
-  ['bit', 24],
-  ['contact', 30],
-  ['girth', 30],
-  ['weight', 30],
-  ['whole-weight', 36],
-  ['mounted', 36],
-  ['canter', 36],
-  ['jump', 48],
-]
-
 const age: Rule = (asking) => {
-  const least = Math.max(
-    0,
-    ...LEAST_MONTHS.filter(([one]) => exposes(asking, one)).map(([, months]) => months),
-  )
+  const least = leastMonthsFor(asking.exposed)
   const strictest = strictestAge(least, asking.facts.leastAges ?? [], (about) => exposes(asking, about))
   const words = strictest.months === 0 ? null : ageStop(asking.facts, asking.on, strictest)
   return words === null ? [] : [reason('age', 'no', { words })]
