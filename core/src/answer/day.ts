@@ -2,9 +2,22 @@ import type { Day } from './answer'
 
 const MS_A_DAY = 86_400_000
 
-// Parts of a fixed width are read several times faster than a date is parsed, and a Line asks a thousand times.
-const midnight = (day: Day): number =>
+// Parts of a fixed width are read several times faster than a date is parsed.
+const read = (day: Day): number =>
   Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)))
+
+const MOST_READ = 4_096
+const midnights = new Map<Day, number>()
+
+/** A Line asks a thousand times for the same few days, and a forecast a million times. */
+const midnight = (day: Day): number => {
+  const known = midnights.get(day)
+  if (known !== undefined) return known
+  if (midnights.size >= MOST_READ) midnights.clear()
+  const found = read(day)
+  midnights.set(day, found)
+  return found
+}
 
 /** Whole days from one calendar day to another; negative when `to` is earlier. */
 export const daysBetween = (from: Day, to: Day): number =>

@@ -7,7 +7,7 @@ import type { Today } from './today'
 import type { Candidate } from './ways'
 
 /** One or two first asks open a session, and at most three steps are learnt in it. */
-const MOST_CHECKS = 2
+export const MOST_CHECKS = 2
 export const MOST_LEARNING = 3
 
 export const stepsIn = (parts: readonly Part[], role: Part['role']): number =>
@@ -26,17 +26,21 @@ const waitingForLoad = (candidates: readonly Candidate[]): number =>
       0,
     )
 
-/** The best choice, with a load day weighed against a day of handling. */
-const chooseSparingly = (candidates: readonly Candidate[], limits: Limits, isLoadDay: boolean): Choice => {
-  const any = choose(candidates, limits)
-  if (isLoadDay || !any.taken.some(({ way }) => way.isLoad)) return any
-  const handling = choose(
-    candidates.map((candidate) => ({ ...candidate, ways: candidate.ways.filter(({ isLoad }) => !isLoad) })),
-    limits,
-  )
-  const cost = Math.min(LOAD_DAY_COST, SHARE_OF_WAITING * waitingForLoad(candidates))
-  return handling.worth + cost >= any.worth ? handling : any
-}
+/** A way to choose, with a load day weighed against a day of handling. */
+export const sparing =
+  (pick: (candidates: readonly Candidate[], limits: Limits) => Choice) =>
+  (candidates: readonly Candidate[], limits: Limits, isLoadDay: boolean): Choice => {
+    const any = pick(candidates, limits)
+    if (isLoadDay || !any.taken.some(({ way }) => way.isLoad)) return any
+    const handling = pick(
+      candidates.map((candidate) => ({ ...candidate, ways: candidate.ways.filter(({ isLoad }) => !isLoad) })),
+      limits,
+    )
+    const cost = Math.min(LOAD_DAY_COST, SHARE_OF_WAITING * waitingForLoad(candidates))
+    return handling.worth + cost >= any.worth ? handling : any
+  }
+
+const chooseSparingly = sparing(choose)
 
 /** What a session may still hold, beside what it has had and what is pinned. */
 const limitsFor = (minutes: number, pinned: readonly Part[], today: Today): Limits => {

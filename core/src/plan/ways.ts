@@ -87,8 +87,18 @@ const runsBeside = (step: Step, rung: number): boolean => {
 
 const LAP_DIAMETER_M = 18
 
-/** How long a hold is kept up at a rung, s. */
+const heldFor = new WeakMap<Step, Map<number, number>>()
+
+/** How long a hold is kept up at a rung, s; a plan asks it again and again. */
 const workSeconds = (step: Step, rung: number): number => {
+  const known = heldFor.get(step) ?? new Map<number, number>()
+  heldFor.set(step, known)
+  const found = known.get(rung) ?? secondsHeld(step, rung)
+  known.set(rung, found)
+  return found
+}
+
+const secondsHeld = (step: Step, rung: number): number => {
   const data = step.does?.[rung - 1]
   const amount = amountIn(data)
   if (amount === null) return holdSeconds(rungName(step, rung))
@@ -176,7 +186,7 @@ const gainsOf = (
   )
 
 const loads = (program: Program, { key }: Step, visits: readonly (readonly SidePlan[])[]): boolean =>
-  visits.flat().some(({ rung }) => isLoad(program, key, rung))
+  visits.some((sides) => sides.some(({ rung }) => isLoad(program, key, rung)))
 
 /** One or a few first asks at the required rung, where they are likely enough to pass. */
 const checkWay = (making: Making): Way | null => {
