@@ -1,5 +1,6 @@
 // `npm run --silent reckon -- permit FILE.json`: what may be asked of a horse on a day,
-// `npm run --silent reckon -- week FILE.json`: the week of a yard as it is planned, and
+// `npm run --silent reckon -- week FILE.json`: the week of a yard as it is planned,
+// `npm run --silent reckon -- forecast FILE.json`: when a horse stands before a gate, and
 // `npm run --silent reckon -- RULE 'JSON'`: what a rule says, without server or database.
 import { readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
@@ -14,8 +15,9 @@ const refuse = (lines) => {
   process.exit(BAD_INPUT)
 }
 
-const FILES = ['permit', 'week']
-const USAGE = "Usage: npm run --silent reckon -- permit FILE.json, -- week FILE.json, or -- RULE 'JSON'"
+const FILES = ['permit', 'week', 'forecast']
+const USAGE =
+  "Usage: npm run --silent reckon -- permit FILE.json, -- week FILE.json, -- forecast FILE.json, or -- RULE 'JSON'"
 
 const documentIn = (file) => {
   try {
