@@ -9,6 +9,7 @@ import { calibrationFigures } from './calibration'
 import { chartFigures } from './charts'
 import { composerFigures } from './composer/trial'
 import { fitFigures } from './fit'
+import { forecastFigures } from './forecast'
 import { fillYards } from './fill'
 import { firstRun } from './first-run'
 import { filterFigures, oneMoreFigures } from './filter'
@@ -92,6 +93,11 @@ if (parts.has('filter')) {
 if (parts.has('week')) {
   say('Planning weeks …')
   add(...(await weekFigures(say)))
+}
+
+if (parts.has('forecast')) {
+  say('Drawing forecasts …')
+  add(...forecastFigures(say))
 }
 
 if (parts.has('calibration')) {
