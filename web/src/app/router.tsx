@@ -9,9 +9,22 @@ import { Broken } from './broken'
 import { NotFound } from './not-found'
 import { store } from './store'
 
+const ASK_AGAIN_AFTER_MS = [250, 1_000]
+
+/** A browser that has much to do now and then fails to give what it has kept: it is asked again before giving up. */
+const fetched = async <T,>(load: () => Promise<T>): Promise<T> => {
+  for (const pause of ASK_AGAIN_AFTER_MS)
+    try {
+      return await load()
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, pause))
+    }
+  return load()
+}
+
 /** A page that is fetched when its address is first opened. */
 const page = (load: () => Promise<{ default: ComponentType }>) => ({
-  lazy: async () => ({ Component: (await load()).default }),
+  lazy: async () => ({ Component: (await fetched(load)).default }),
 })
 
 /** A horse's Line is asked for while the page that shows it is still on its way. */
