@@ -33,7 +33,7 @@ const ASKED: ForecastAsked = {
 }
 
 /** Of the composer, on such horses (decision 0028). */
-const COMPOSERS_MIDDLE = 44
+const COMPOSERS_MIDDLE = 33
 
 const ROUNDS = 3
 const AT_ONCE = 10
