@@ -6,31 +6,10 @@ import {
   type ForecastAsked,
   type Setup,
 } from '@still-pine/core/forecast'
-import { FEET_FIRST } from '@still-pine/core/program'
+import { ASKED as ARRIVING } from '../../core/tests/arriving-horse'
 import { inTurns, percentile, timed, type Figure } from './measure'
 
-/** The horses of decision 0028: on arrival, three days a week, 25 minutes, to First time up. */
-const ASKED: ForecastAsked = {
-  program: FEET_FIRST,
-  gate: 'first-time-up',
-  from: '2026-03-02',
-  horizonDays: 180,
-  draws: 200,
-  seed: 1,
-  born: '2020-05-01',
-  by: null,
-  block: 'start',
-  heldWithoutEnd: false,
-  talent: { mean: 2, sd: 0.5 },
-  calmTalent: { mean: 2, sd: 0.5 },
-  logSpeed: { mean: 0, sd: 0.25 },
-  stiffness: { mean: 0, sd: 0.3 },
-  newTracks: { abilitySd: 0.3, calmSd: 0.3 },
-  tracks: [],
-  loadDays: [],
-  plan: { weekdays: [1, 3, 5], minutes: 25, helperWeekdays: null, off: [] },
-  whatIfs: [],
-}
+const ASKED: ForecastAsked = { ...ARRIVING, draws: 200 }
 
 /** Of the composer, on such horses (decision 0028). */
 const COMPOSERS_MIDDLE = 33

@@ -1,5 +1,6 @@
-import { isLight, isTight, type Day } from '../answer'
+import type { Day } from '../answer'
 import { wholeMonths } from '../body'
+import { isEnough, rungAfter } from '../herd'
 import { quantile, type Model, type Normal } from '../judgement'
 import type { Learner, Part, SidePlan } from '../plan'
 import type { Step } from '../program'
@@ -36,11 +37,14 @@ export interface DrawnFuture extends Drawn {
   readonly last: readonly number[]
 }
 
-const OWN = ['talent', 'calmTalent', 'logSpeed', 'stiffness'] as const
-
 const ownOf = ({ own }: Setup, luck: Luck): OwnNature => {
-  const drawn = OWN.map((which, n) => [which, own[which].mean + own[which].sd * luck.normal(0, n, 'own')])
-  return Object.fromEntries(drawn) as unknown as OwnNature
+  const drawn = ({ mean, sd }: Normal, n: number): number => mean + sd * luck.normal(0, n, 'own')
+  return {
+    talent: drawn(own.talent, 0),
+    calmTalent: drawn(own.calmTalent, 1),
+    logSpeed: drawn(own.logSpeed, 2),
+    stiffness: drawn(own.stiffness, 3),
+  }
 }
 
 const drawnFrom = ({ mean, sd, grid }: Known, share: number, normal: number): number =>
@@ -57,12 +61,6 @@ const placeKnown = (future: Future, known: Setup['known']): void => {
     at.calmStart[i] = model.priorCalm.mean + own.calmTalent
   }
 }
-
-const isHard = (given: Given | undefined): boolean =>
-  given !== undefined && (!isLight(given.grade) || isTight(given.calm))
-
-const isEnough = (all: readonly Given[]): boolean =>
-  all.length >= 3 && all.slice(-3).every(({ grade, calm }) => isLight(grade) && calm === 0)
 
 interface Burst {
   readonly step: Step
@@ -85,10 +83,8 @@ const runSide = (future: Future, { step, track, plan, day }: Burst): void => {
       place: isRound ? (plan.places[k - 1] ?? null) : null,
       moving: isRound && k % 2 === 0,
     })
-    const before = all.at(-1)
     all.push(given)
-    if (isHard(before) && isHard(given)) rung = Math.max(1, rung - 1)
-    else if (given.grade === 0 && !isTight(given.calm)) rung = Math.min(step.requiredRung, rung + 1)
+    rung = rungAfter(all, rung, step)
   }
 }
 

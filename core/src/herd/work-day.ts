@@ -18,9 +18,20 @@ export interface LoggedAnswer {
   readonly minute: number
 }
 
+type Mark = Pick<LoggedAnswer, 'grade' | 'calm'>
+
 /** Whether a made-up handler would leave the burst here: three light and loose running. */
-const isEnough = (answers: readonly LoggedAnswer[]): boolean =>
+export const isEnough = (answers: readonly Mark[]): boolean =>
   answers.length >= 3 && answers.slice(-3).every(({ grade, calm }) => grade <= 1 && calm === 0)
+
+const isHard = ({ grade, calm }: Mark): boolean => grade >= 2 || calm === 2
+
+/** The rung of the next ask: one smaller after two hard answers running, one up after a thought. */
+export const rungAfter = (answers: readonly Mark[], rung: number, { requiredRung }: Step): number => {
+  const last = answers.at(-1)!
+  if (answers.length >= 2 && answers.slice(-2).every(isHard)) return Math.max(1, rung - 1)
+  return last.grade === 0 && last.calm < 2 ? Math.min(requiredRung, rung + 1) : rung
+}
 
 /** What is done on a day: which steps, on which sides, at which rungs, how often. A session's plan is one. */
 export interface DayOfWork {
@@ -70,11 +81,7 @@ const runSide = (
       ...standFor(step, part.places, { ask: i, daysWorked }),
       minute: startMinute + i * MINUTES_BETWEEN_ASKS,
     })
-    const [before, last] = answers.slice(-2)
-    const hard = (answer?: LoggedAnswer): boolean =>
-      answer !== undefined && (answer.grade >= 2 || answer.calm === 2)
-    if (hard(before) && hard(last)) rung = Math.max(1, rung - 1)
-    else if (asked.answer.grade === 0 && asked.answer.calm < 2) rung = Math.min(step.requiredRung, rung + 1)
+    rung = rungAfter(answers, rung, step)
   }
   return { horse: now, answers }
 }
