@@ -115,7 +115,7 @@ const morning = (setup: Setup, future: Future, { at: day, day: on, load, helper 
 
 /** A horse drawn for one future, on the first morning. */
 export const futureOf = (setup: Setup, draw: number, at: Standing = copyOf(setup.base)): Future => {
-  const { path, model, judge, learner, newTracks, dayNames } = setup
+  const { path, model, judge, newTracks, dayNames } = setup
   setTo(at, setup.base)
   const luck = luckOf(setup.seed, draw)
   const own = ownOf(setup, luck)
@@ -124,7 +124,6 @@ export const futureOf = (setup: Setup, draw: number, at: Standing = copyOf(setup
     model,
     judge,
     law: { ...model.law, speed: model.law.speed * Math.exp(own.logSpeed) },
-    believedLaw: learner.law,
     own,
     newTracks,
     tickets: path.tracks.map(({ key }) => numberOf(key)),

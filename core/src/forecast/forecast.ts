@@ -99,7 +99,7 @@ const setupWith = (
     own: { talent, calmTalent, logSpeed, stiffness },
     newTracks,
     known: new Map(known),
-    base: standingAt(path, { model, talent, calmTalent, newTracks }, { tracks, from }),
+    base: standingAt(path, { model, talent, calmTalent, logSpeed }, { tracks, from }),
     planned: planned.days,
     minutes: plan.minutes,
     born: asked.born,

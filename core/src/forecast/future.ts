@@ -4,7 +4,7 @@ import { gainOf, type LearningLaw } from '../learning'
 import type { JudgeTable } from './judge-table'
 import type { Luck } from './luck'
 import type { Path, PathTrack } from './path'
-import { MOVING_ASKS, type Standing } from './standing'
+import { LAST_DAY, MOVING_ASKS, NEVER, OWN, startNow, type Standing } from './standing'
 
 /** What the horse of one draw is. */
 export interface OwnNature {
@@ -21,9 +21,8 @@ export interface Future {
   readonly path: Path
   readonly model: Model
   readonly judge: JudgeTable
-  /** How the horse truly learns, and how the judge takes it to learn. */
+  /** How the horse truly learns. */
   readonly law: LearningLaw
-  readonly believedLaw: LearningLaw
   readonly own: OwnNature
   readonly newTracks: { readonly abilitySd: number; readonly calmSd: number }
   /** A number for each track by which luck knows it. */
@@ -101,13 +100,13 @@ const restedOne = (
 /** What is believed of a track on a day; one never asked has its start and what carries over. */
 export const restedOn = (future: Future, i: number, day: number): Rested => {
   const { at, model, path } = future
+  if (at.answers[i] === 0) {
+    const start = startNow(at, model)
+    const of = (source: number): number => restedOn(future, source, day).mean
+    return { ...start, mean: carried(future, path.tracks[i]!, { base: start.mean, of }) }
+  }
   const start = { mean: at.startMean[i]!, sd: at.startSd[i]! }
   const calmStart = { mean: at.startCalmMean[i]!, sd: at.startCalmSd[i]! }
-  if (at.answers[i] === 0) {
-    const of = (source: number): number => restedOn(future, source, day).mean
-    const mean = carried(future, path.tracks[i]!, { base: start.mean, of })
-    return { mean, sd: start.sd, calmMean: calmStart.mean, calmSd: calmStart.sd }
-  }
   if (at.lastDay[i] === day)
     return { mean: at.mean[i]!, sd: at.sd[i]!, calmMean: at.calmMean[i]!, calmSd: at.calmSd[i]! }
   const by = { share: shareLeft(future, i, day), setBack: model.setBack }
@@ -147,10 +146,19 @@ const woken = (future: Future, i: number, day: number): void => {
   if (at.answers[i] === 0) {
     begun(future, i, day)
     at.startMean[i] = believed.mean
+    at.startSd[i] = believed.sd
+    at.startCalmMean[i] = believed.calmMean
+    at.startCalmSd[i] = believed.calmSd
+    at.withTalent[i] = at.horse[OWN.talent + 1]!
+    at.withEase[i] = at.horse[OWN.ease + 1]!
+    at.withSpeed[i] = 0
   } else {
     const share = shareLeft(future, i, day)
     at.can[i] = truthOn(future, i, day)
     at.calm[i] = worn(at.calm[i]!, at.calmStart[i]!, share)
+    at.withTalent[i]! *= share
+    at.withEase[i]! *= share
+    at.withSpeed[i]! *= share
   }
   at.gainToday[i] = 0
   at.mean[i] = believed.mean
@@ -177,22 +185,75 @@ const drawn = (future: Future, i: number, hardness: number): Given => {
   }
 }
 
-/** What the answer says to the judge, and what it takes the ask to have taught. */
+/** With each new day a little less is known of the horse's own numbers, never less than of any horse. */
+const drift = ({ at, model }: Future, day: number): void => {
+  const isFirst = at.horse[LAST_DAY] === NEVER
+  at.horse[LAST_DAY] = day
+  if (isFirst) return
+  for (const which of ['talent', 'ease', 'speed'] as const) {
+    const variance = at.horse[OWN[which] + 1]!
+    const most = Math.max(variance, model.own[which].sd ** 2)
+    at.horse[OWN[which] + 1] = Math.min(most, variance + model.drift[which] ** 2)
+  }
+}
+
+/** However much is heard of a horse, this much stays open. */
+const LEAST_VARIANCE = 0.001
+
+interface Narrowed {
+  readonly shift: number
+  readonly was: number
+  readonly is: number
+}
+
+/** What the news of a track says of one of the horse's own numbers, as the judge takes it up. */
+const heard = (
+  { at, model }: Future,
+  which: keyof typeof OWN,
+  { covariance, shift, was, is }: Narrowed & { covariance: number },
+): void => {
+  const share = covariance / was
+  const mean = at.horse[OWN[which]]! + share * shift
+  const variance = at.horse[OWN[which] + 1]! - share * share * Math.max(0, was - is)
+  const { least, most, leastSd } = model.speedBounds
+  at.horse[OWN[which]] = which === 'speed' ? Math.min(most, Math.max(least, mean)) : mean
+  at.horse[OWN[which] + 1] = Math.max(which === 'speed' ? leastSd ** 2 : LEAST_VARIANCE, variance)
+}
+
+/** What the answer says to the judge of the track and of the horse, and what it takes the ask to have taught. */
 const believe = (
-  { at, model, judge, believedLaw }: Future,
+  future: Future,
   { track: i, k }: Asking,
   { grade, calm, hardness }: Given & { hardness: number },
 ): void => {
+  const { at, model, judge } = future
+  const { law } = model
+  const before = at.sd[i]! ** 2
   const graded = judge.graded(grade, { mean: at.mean[i]!, sd: at.sd[i]! }, hardness)
-  const share = believedLaw.tiring ** (k - 1) * (calm === 2 ? believedLaw.tightShare : 1)
-  const speed = believedLaw.speed * share
-  at.mean[i]! += graded.shift + speed * graded.unit
+  const moved = { shift: graded.shift, was: before, is: graded.sd ** 2 }
+  const narrowing = Math.min(1, moved.is / moved.was)
+  heard(future, 'talent', { covariance: at.withTalent[i]!, ...moved })
+  heard(future, 'speed', { covariance: at.withSpeed[i]!, ...moved })
+  at.withTalent[i]! *= narrowing
+  at.withSpeed[i]! *= narrowing
+  const speed = at.horse[OWN.speed]!
+  const speedVariance = at.horse[OWN.speed + 1]!
+  const scale = law.tiring ** (k - 1) * (calm === 2 ? law.tightShare : 1)
+  const unit = scale * graded.unit
+  at.mean[i]! += graded.shift + speed * unit
   // The variance of x + speed · u(x): what is learnt most where least is known narrows the belief.
-  const learnt = graded.sd ** 2 + 2 * speed * graded.covariance + speed * speed * graded.unitVariance
-  at.sd[i] = Math.sqrt(Math.max(0, learnt) + model.noise ** 2)
+  const learnt = moved.is + speed * scale * (2 * graded.covariance + speed * scale * graded.unitVariance)
+  const doubt = Math.max(0, 2 * unit * at.withSpeed[i]! + unit * unit * speedVariance)
+  at.sd[i] = Math.sqrt(Math.max(0, learnt) + model.noise ** 2 + doubt)
+  at.withSpeed[i]! += unit * speedVariance
+
+  const calmBefore = at.calmSd[i]! ** 2
   const calmed = judge.calmed(calm, { mean: at.calmMean[i]!, sd: at.calmSd[i]! }, hardness)
-  const eased = calm === 2 ? 0 : (1 - graded.tooBig) * believedLaw.speed * believedLaw.calmShare
-  at.calmMean[i]! += calmed.shift + eased - believedLaw.worry * graded.tooBig
+  const eased = { shift: calmed.shift, was: calmBefore, is: calmed.sd ** 2 }
+  heard(future, 'ease', { covariance: at.withEase[i]!, ...eased })
+  at.withEase[i]! *= Math.min(1, eased.is / eased.was)
+  const gained = calm === 2 ? 0 : (1 - graded.tooBig) * speed * law.calmShare
+  at.calmMean[i]! += calmed.shift + gained - law.worry * graded.tooBig
   at.calmSd[i] = Math.hypot(calmed.sd, model.noise)
 }
 
@@ -234,6 +295,7 @@ export const askOnce = (future: Future, asking: Asking): Given => {
   const { at, model, law, path } = future
   const { track: i, rung, k, day } = asking
   const cold = at.lastDay[i] !== day
+  if (at.horse[LAST_DAY] !== day) drift(future, day)
   if (cold) woken(future, i, day)
   const { requiredRung } = path.steps[path.tracks[i]!.step]!.step
   const hardness = difficulty(model, rung, { requiredRung, cold })

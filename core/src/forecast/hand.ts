@@ -3,6 +3,7 @@ import { STAGES } from '../program'
 import { trackMeets, type TrackView, type Views } from '../readiness'
 import {
   candidateFor,
+  choose,
   daysShort,
   looksFor,
   MOST_CHECKS,
@@ -10,10 +11,8 @@ import {
   partsOf,
   sparing,
   type Candidate,
-  type Choice,
   type Goal,
   type Learner,
-  type Limits,
   type OpenStep,
   type Part,
 } from '../plan'
@@ -154,79 +153,16 @@ const candidatesOf = (morning: Morning, goals: readonly Goal[], open: readonly b
   })
 }
 
-type Way = Candidate['ways'][number]
+/** A session holds five steps at the most: of these many the best ones are the best of all, but for a minute here or there. */
+const WORTH_A_LOOK = 12
 
-interface Cost {
-  readonly minutes: number
-  readonly checks: number
-  readonly learning: number
-}
+const mostOf = ({ ways }: Candidate): number => ways.reduce((most, { worth }) => Math.max(most, worth), 0)
 
-const NO_COST: Cost = { minutes: 0, checks: 0, learning: 0 }
-
-const costOf = (way: Way | undefined): Cost =>
-  way === undefined
-    ? NO_COST
-    : {
-        minutes: way.minutes,
-        checks: way.kind === 'check' ? 1 : way.first.length,
-        learning: way.kind === 'learn' ? 1 : 0,
-      }
-
-/** A way to work a step, in the stead of what the session has of that step so far. */
-interface Change {
-  readonly candidate: Candidate
-  readonly way: Way
-  readonly cost: Cost
-  readonly worthAMinute: number
-}
-
-const changeTo = (candidate: Candidate, way: Way, before: Way | undefined): Change => {
-  const [was, is] = [costOf(before), costOf(way)]
-  const cost = {
-    minutes: is.minutes - was.minutes,
-    checks: is.checks - was.checks,
-    learning: is.learning - was.learning,
-  }
-  const worth = way.worth - (before?.worth ?? 0)
-  return { candidate, way, cost, worthAMinute: cost.minutes > 0 ? worth / cost.minutes : 0 }
-}
-
-const fits = ({ minutes, checks, learning }: Cost, left: Cost): boolean =>
-  minutes <= left.minutes && checks <= left.checks && learning <= left.learning
-
-/**
- * Always what adds most worth a minute and still fits, be it another step or one more visit to a step that is in
- * already: near the best choice, at a part of its cost.
- */
-const mostWorthAMinute = (candidates: readonly Candidate[], limits: Limits): Choice => {
-  const taken = new Map<Candidate, Way>()
-  let left: Cost = limits
-  for (;;) {
-    let best: Change | null = null
-    for (const candidate of candidates)
-      for (const way of candidate.ways) {
-        const change = changeTo(candidate, way, taken.get(candidate))
-        if (change.worthAMinute > (best?.worthAMinute ?? 0) && fits(change.cost, left)) best = change
-      }
-    if (best === null) break
-    const { candidate, way, cost } = best
-    taken.set(candidate, way)
-    left = {
-      minutes: left.minutes - cost.minutes,
-      checks: left.checks - cost.checks,
-      learning: left.learning - cost.learning,
-    }
-  }
-  const ways = [...taken].map(([candidate, way]) => ({ candidate, way }))
-  return {
-    taken: ways,
-    worth: ways.reduce((sum, { way }) => sum + way.worth, 0),
-    minutes: limits.minutes - left.minutes,
-  }
-}
-
-const chooseByHand = sparing(mostWorthAMinute)
+/** The composer's own choice among the steps that are worth most. */
+const chooseByHand = sparing((candidates, limits) => {
+  const best = candidates.toSorted((a, b) => mostOf(b) - mostOf(a)).slice(0, WORTH_A_LOOK)
+  return choose(best, limits)
+})
 
 /** The bursts of a morning, as a hand that reckons with the composer's worth would have them. */
 export const handsDay = (morning: Morning): readonly Part[] => {

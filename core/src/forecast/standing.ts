@@ -45,6 +45,10 @@ const OF_A_TRACK = [
   'startSd',
   'startCalmMean',
   'startCalmSd',
+  // How it goes together with the horse's own numbers: what an answer says of them too.
+  'withTalent',
+  'withEase',
+  'withSpeed',
   // What is counted.
   'answers',
   'daysWorked',
@@ -66,7 +70,12 @@ type OfATrack = (typeof OF_A_TRACK)[number]
  * All tracks of a horse on the path, an array each, so that a draw begins by copying them. `coldPasses` and `fought`
  * are bits, the newest the lowest: of the last three first asks, and of the last two days.
  */
-export type Standing = Readonly<Record<OfATrack | 'places' | 'moving', Float64Array>>
+export type Standing = Readonly<Record<OfATrack | 'places' | 'moving' | 'horse', Float64Array>>
+
+/** Where the horse's own numbers stand in `horse`, as the judge believes them: a mean, and the variance behind it. */
+export const OWN = { talent: 0, ease: 2, speed: 4 } as const
+/** Where in `horse` the last day stands on which it was asked anything. */
+export const LAST_DAY = 6
 
 /** Days are told from the first of the forecast; this one is no day. */
 export const NEVER = -1e6
@@ -79,6 +88,7 @@ const emptyStanding = (tracks: number): Standing => {
     ...(made as Record<OfATrack, Float64Array>),
     places: new Float64Array(tracks * PLACES.length).fill(NEVER),
     moving: new Float64Array(tracks * MOVING_ASKS).fill(NEVER),
+    horse: new Float64Array(LAST_DAY + 1).fill(NEVER),
   }
 }
 
@@ -100,17 +110,22 @@ export interface Believed {
   readonly model: Model
   readonly talent: Normal
   readonly calmTalent: Normal
-  readonly newTracks: { readonly abilitySd: number; readonly calmSd: number }
+  readonly logSpeed: Normal
 }
 
-const spread = (own: number, common: number): number => Math.hypot(own, common)
+/** What the judge believes of the horse as a whole. */
+const horseAt = ({ model, talent, calmTalent, logSpeed }: Believed): readonly number[] => {
+  const speed = model.law.speed * Math.exp(logSpeed.mean)
+  const speedSd = Math.max(model.speedBounds.leastSd, speed * logSpeed.sd)
+  return [talent.mean, talent.sd ** 2, calmTalent.mean, calmTalent.sd ** 2, speed, speedSd ** 2]
+}
 
-/** Where every track of this horse starts, as the judge believes. */
-export const startOf = ({ model, talent, calmTalent, newTracks }: Believed) => ({
-  mean: model.priorAbility.mean + talent.mean,
-  sd: spread(newTracks.abilitySd, talent.sd),
-  calmMean: model.priorCalm.mean + calmTalent.mean,
-  calmSd: spread(newTracks.calmSd, calmTalent.sd),
+/** Where any track of this horse starts, as the judge believes now, before anything carries over. */
+export const startNow = (at: Standing, { priorAbility, priorCalm }: Model) => ({
+  mean: priorAbility.mean + at.horse[OWN.talent]!,
+  sd: Math.sqrt(priorAbility.sd ** 2 + at.horse[OWN.talent + 1]!),
+  calmMean: priorCalm.mean + at.horse[OWN.ease]!,
+  calmSd: Math.sqrt(priorCalm.sd ** 2 + at.horse[OWN.ease + 1]!),
 })
 
 const setOne = (at: Standing, i: number, values: Partial<Record<OfATrack, number>>): void => {
@@ -125,7 +140,8 @@ export const standingAt = (
 ): Standing => {
   const at = emptyStanding(path.tracks.length)
   const known = new Map(tracks.map((track) => [trackKey(track.step, track.side), track]))
-  const start = startOf(believed)
+  at.horse.set(horseAt(believed))
+  const start = startNow(at, believed.model)
   path.tracks.forEach(({ key, step: number }, i) => {
     const { requiredRung } = path.steps[number]!.step
     setOne(at, i, {
@@ -133,16 +149,23 @@ export const standingAt = (
       startSd: start.sd,
       startCalmMean: start.calmMean,
       startCalmSd: start.calmSd,
+      withTalent: believed.talent.sd ** 2,
+      withEase: believed.calmTalent.sd ** 2,
       lastDay: NEVER,
     })
     const track = known.get(key)
     if (!track || track.answers === 0 || track.lastDay === null) return
     const lastDay = -daysBetween(track.lastDay, from)
+    // The more is known of a track the less another answer says of the horse.
+    const stillOpen = Math.min(1, (track.ability.sd / start.sd) ** 2)
+    const calmStillOpen = Math.min(1, (track.calm.sd / start.calmSd) ** 2)
     setOne(at, i, {
       mean: track.ability.mean,
       sd: track.ability.sd,
       calmMean: track.calm.mean,
       calmSd: track.calm.sd,
+      withTalent: believed.talent.sd ** 2 * stillOpen,
+      withEase: believed.calmTalent.sd ** 2 * calmStillOpen,
       answers: track.answers,
       daysWorked: track.daysWorked,
       atRequired: track.atRequired,

@@ -1,6 +1,6 @@
 export type { PlanRequest } from './asked'
 export { BURST_MINUTES, NO_WISHES, type Burst, type Purpose, type SessionPlan, type Wishes } from './burst'
-export type { Choice, Limits } from './choose'
+export { choose, type Choice, type Limits } from './choose'
 export { MOST_CHECKS, MOST_LEARNING, sparing } from './chosen'
 export { gateChecks } from './gate-checks'
 export { gatesAhead, type Goal } from './goals'

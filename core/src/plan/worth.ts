@@ -69,6 +69,13 @@ const STALE_DAYS = 0.35
 /** A first ask that a visit of somebody waits for and for nothing else. */
 const DUE_DAYS = 1
 
+/** What ended badly opens lower the next time, though it would be sure enough: until it ended well its first ask cannot pass. */
+const SET_RIGHT_DAYS = 1
+const SURE = 0.8
+
+const endedBadly = (view: TrackView, rung: number): boolean =>
+  view.openAt < rung && chancesAt(view, rung).chance >= SURE
+
 const staleness = ({ state, lastDay }: TrackView, on: Day): number =>
   lastDay !== null && (state === 'solid' || state === 'rusty')
     ? STALE_DAYS * Math.min(1, Math.max(0, (daysBetween(lastDay, on) - FRESH_FOR) / DUE_AFTER))
@@ -106,8 +113,12 @@ const sideWorth = (
   // What does not hold costs a day at least, however little it lacks, and may hold after this one.
   const saved = isHeld ? 0 : Math.max(1, inDays(is)) - Math.max(1 - passes(then), inDays(will))
   const surer = must === 'solid' ? MISS_DAYS * (passes(then) - passes(now)) : 0
+  const setRight =
+    isFirstToday && !isHeld && endedBadly(view, rung)
+      ? SET_RIGHT_DAYS * passes(chancesAt(view, track.rung))
+      : 0
   const opens = due?.guards.kind === 'event' && coldPass > 0 ? DUE_DAYS : 0
-  return saved + surer + opens + staleness(view, on)
+  return saved + setRight + surer + opens + staleness(view, on)
 }
 
 /** So many days of work that wait for a step make it count double. */
