@@ -6,6 +6,7 @@ export const pages = (id: Record<string, string>): readonly string[] => [
   `/pen/${id.Sedge}`,
   `/after/${id.Lapwing}`,
   '/week',
+  '/week/from',
   '/yard',
   '/yard/people',
   '/yard/places',

@@ -103,7 +103,19 @@ const [lapwingSession] = (
   await (await desk.page.request.get(`${product.url}/api/v1/sessions?horseId=${desk.id.Lapwing}`)).json()
 ).sessions
 await shoot(desk.page, [`/after/${desk.id.Lapwing}?session=${lapwingSession.id}`, 'after'])
-await shoot(desk.page, ['/week', 'week'])
+await shoot(desk.page, ['/week?from=2026-05-18', 'week'], async (page) => {
+  await page.getByRole('button', { name: 'Plan this week' }).click()
+  await page.getByText(/No better week exists|short of the best/).waitFor({ timeout: 120_000 })
+})
+await shoot(desk.page, [`/horses/${desk.id.Burdock}/reading`, 'forecast'], async (page) => {
+  await page.getByLabel('Before the gate').selectOption({ label: 'First time up' })
+  await page.getByLabel('Asked for by').fill('2026-07-01')
+  await page.getByRole('button', { name: 'Work out when' }).click()
+  await page.getByText('From 200 made-up futures').waitFor({ timeout: 180_000 })
+  await page.getByRole('button', { name: 'One more day a week' }).click()
+  await page.getByText(/days? (sooner|later)|no difference/).waitFor({ timeout: 180_000 })
+  await page.getByText('When it comes to its gate').evaluate((title) => title.scrollIntoView())
+})
 await shoot(desk.page, [`/horses/${desk.id.Lapwing}/from-above?step=rope-over`, 'from-above'])
 await shoot(desk.page, [`/horses/${desk.id.Curlew}/rides`, 'rides'])
 await shoot(desk.page, ['/yard', 'yard'])
@@ -144,38 +156,6 @@ await shoot(phone.page, [`/pen/${phone.id.Curlew}/ride`, 'ride-phone'], async (p
   await page.clock.runFor(130_000)
   await more.tap()
   await page.clock.runFor(121_000)
-})
-
-// A mare said to be handled, four asks into her arrival check.
-const arrived = crypto.randomUUID()
-await desk.page.request.put(`${product.url}/api/v1/horses/${arrived}`, {
-  headers: { origin: product.url },
-  data: {
-    name: 'Angelica',
-    born: null,
-    estimate: { lowMonths: 36, highMonths: 60, on: NOW.slice(0, 10), how: 'by her teeth' },
-    sex: 'mare',
-    kind: 'horse',
-    marks: 'Chestnut, flaxen mane',
-    origin: 'From a sale, nothing told',
-    handled: true,
-    arrived: NOW.slice(0, 10),
-    version: 0,
-  },
-})
-await desk.page.goto(`${product.url}/horses/${arrived}/arrival`)
-await desk.page.getByRole('button', { name: 'Begin in the pen' }).click()
-await desk.page.getByRole('button', { name: /^(Start|Ask)/ }).waitFor()
-await log(desk.page, [
-  [1.2, 'l'],
-  [0.8, 'l'],
-  [5.8, 'w'],
-  [1.1, 'l'],
-])
-await desk.page.clock.runFor(20_000)
-await shoot(desk.page, [`/horses/${arrived}/arrival`, 'arrival'], async (page) => {
-  await page.getByRole('button', { name: 'Keep what it showed' }).click()
-  await page.getByRole('heading', { name: 'How Angelica arrived' }).waitFor()
 })
 
 await browser.close()

@@ -81,6 +81,16 @@ export const addresses = {
   judging: get('/judging'),
   putFit: put('/judging/fit'),
 
+  // Weeks that are planned, and the calendars they are told by.
+  plannedWeek: get('/weeks/{firstDay}'),
+  putPlannedWeek: put('/weeks/{firstDay}'),
+  horseInWeek: get('/horses/{horseId}/weeks/{on}'),
+  visits: get('/visits'),
+  putArranged: put('/arranged/{partId}'),
+  putBusy: put('/people/{personId}/busy'),
+  makeFeed: post('/people/{personId}/feed'),
+  endFeed: post('/people/{personId}/feed/end'),
+
   // Sessions and answers.
   batch: post('/answers/batch'),
   sessions: get('/sessions'),

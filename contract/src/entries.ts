@@ -306,6 +306,24 @@ const Sensed = entry('sensed', {
   path: ['heart'],
 })
 
+const SHARE = between(0, 1)
+const QUANTILES = 19
+
+/** A forecast as it was shown: kept, so that it can be held against what came. */
+const ForecastMade = entry('forecast', {
+  gate: StepKey,
+  horizonDays: whole(1, 730),
+  weekdays: z.array(whole(1, 7)).max(7),
+  minutes: whole(2, 240),
+  by: Day.nullable().default(null),
+  /** Of the draws, how many were there by that day. */
+  byShare: SHARE.nullable().default(null),
+  /** Days at 5, 10, … 95 of a hundred; nothing where one lies beyond the horizon. */
+  days: z.array(whole(0, 730).nullable()).length(QUANTILES, 'Nineteen of them.'),
+  /** When it stood before the gate. */
+  cameOn: Day.nullable().default(null),
+})
+
 const KINDS = [
   LineWork,
   CueEntry,
@@ -325,6 +343,7 @@ const KINDS = [
   RunSheetBegun,
   LawEntry,
   Sensed,
+  ForecastMade,
 ] as const
 
 /** What is told of a horse beside its answers, as it is put: the first time, or changed, or taken back. */

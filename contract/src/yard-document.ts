@@ -30,10 +30,11 @@ import {
 } from './primitives'
 import { ProgramSchema } from './program'
 import { ROLES } from './rights'
+import { ArrangedPart, PlannedVisit, PlannedWeekWords } from './weeks'
 
 /** The name and the version of the format; a reader refuses a version it does not know. */
 export const YARD_FORMAT = 'still-pine-yard'
-export const YARD_FORMAT_VERSION = 6
+export const YARD_FORMAT_VERSION = 7
 
 /** Who took a record back, when and why. */
 const WithdrawnRecord = z
@@ -148,6 +149,25 @@ export const YARD_PARTS = {
     snapshot: Snapshot.nullable(),
     version: versionFrom(1),
   }),
+  /** What is arranged for every week; the rules are those of the yard, whatever their id. */
+  arranged: ArrangedPart,
+  weeks: z.object({
+    firstDay: Day,
+    person: Id,
+    at: Instant,
+    week: PlannedWeekWords,
+    version: versionFrom(1),
+  }),
+  visits: PlannedVisit.omit({ horseId: true, leadId: true, helperId: true, placeId: true }).extend({
+    week: Day,
+    horse: Id,
+    lead: Id,
+    helper: Id.nullable(),
+    place: Id.nullable(),
+    sequence: z.number().int().min(0).max(1_000_000),
+    changedAt: Instant,
+    takenOff: z.boolean(),
+  }),
 } as const
 
 export type YardPart = keyof typeof YARD_PARTS
@@ -181,6 +201,9 @@ export const YardDocument = YardHead.extend({
   entries: z.array(YARD_PARTS.entries).default([]),
   arrivals: z.array(YARD_PARTS.arrivals),
   blocks: z.array(YARD_PARTS.blocks),
+  arranged: z.array(YARD_PARTS.arranged).default([]),
+  weeks: z.array(YARD_PARTS.weeks).default([]),
+  visits: z.array(YARD_PARTS.visits).default([]),
 })
 
 /** One answer of a log from elsewhere, as it is brought in: a horse is named by its id here. */

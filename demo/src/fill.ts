@@ -1,11 +1,11 @@
 import type { BatchReply, Horse, Me, PromisedAsk, TodayRow } from '@still-pine/contract'
 import type { Circumstances } from '@still-pine/core/circumstances'
 import { SCHOOLS, type Program } from '@still-pine/core/program'
-import { v7 } from 'uuid'
 import type { Api } from './api'
+import { arrangeWeeks } from './arranged'
 import { detailsFor } from './details'
 import { circumstancesOf } from './circumstances'
-import { seededDraw } from './draw'
+import { idMaker, startOf } from './ids'
 import { historyOf, type DemoSession } from './history'
 import { measuredOf } from './measured'
 import { toldOf } from './told'
@@ -14,18 +14,7 @@ import { DEMO_PLACES, demoHorses, type DemoHorse } from './scenario'
 
 const MINUTE_MS = 60_000
 
-/** UUID v7s from a fixed seed, so that loading twice is loading once. */
-export const idMaker = (seed: number) => {
-  const draw = seededDraw(seed)
-  return (at: number): string =>
-    v7({ msecs: at, random: Uint8Array.from({ length: 16 }, () => draw() * 256), seq: 0 })
-}
-
 const PLACES_SEED = 7
-
-/** Sessions begin in the morning, each horse at its own hour. */
-export const startOf = (day: string, order: number): number =>
-  Date.parse(`${day}T06:30:00Z`) + order * 45 * MINUTE_MS
 
 interface SessionItems {
   readonly sessionId: string
@@ -220,4 +209,5 @@ export const fill = async (
     await loadHorse(hands, horse, { order, me })
     told(order + 1, horses.length)
   }
+  await arrangeWeeks(hands.starter, me)
 }

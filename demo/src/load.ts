@@ -1,7 +1,8 @@
 import { randomBytes } from 'node:crypto'
 import type { About, Me } from '@still-pine/contract'
 import { Api } from './api'
-import { fill, idMaker, startOf } from './fill'
+import { fill } from './fill'
+import { idMaker, startOf } from './ids'
 import { DEMO_HELPER, DEMO_YARD } from './scenario'
 
 const HELPER_SEED = 13

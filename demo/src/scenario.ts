@@ -40,6 +40,9 @@ export const DEMO_YARD = {
 /** Who works some of the sessions. */
 export const DEMO_HELPER = { name: 'Orm Fjell', role: 'helper', email: 'helper@still-pine.example' } as const
 
+/** Comes one morning a week, and never signs in. */
+export const DEMO_FARRIER = { name: 'Skarv Ness', role: 'helper', email: null, password: null } as const
+
 /** The pens and tracks of the yard; the first is where it works. */
 export const DEMO_PLACES: readonly Omit<BodyOf<'putPlace'>, 'version'>[] = [
   {

@@ -10,6 +10,7 @@ import { attachmentRoutes } from './http/attachments'
 import { batchRoute } from './http/batch'
 import { changesRoute } from './http/changes'
 import { commandRoutes } from './http/commands'
+import { feedRoutes, serveFeeds } from './http/feeds'
 import { fileRoutes } from './http/files'
 import { health } from './http/health'
 import { openApi } from './http/openapi'
@@ -53,7 +54,8 @@ const security = ({ secure }: Dependencies): RequestHandler =>
     contentSecurityPolicy: {
       directives: {
         defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
+        // A week is solved by WebAssembly.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         // Radix positions its layers with inline styles.
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
@@ -81,6 +83,7 @@ const api = (deps: Dependencies): express.Router => {
   commandRoutes(router, deps)
   batchRoute(router, deps)
   changesRoute(router, deps)
+  feedRoutes(router, deps)
   fileRoutes(router, deps)
   attachmentRoutes(router, deps)
   reportLinkRoutes(router, deps)
@@ -111,6 +114,7 @@ export const makeApp = (deps: Dependencies): Express => {
   app.use(named, logged(deps), security(deps), compression(QUICK))
   health(app, deps)
   app.use('/api/v1', api(deps))
+  serveFeeds(app, deps)
   if (deps.webFolder !== null) serveInterface(app, deps.webFolder)
   app.use(problems(deps.logger))
   return app

@@ -205,4 +205,4 @@ it('never says that something went wrong here, whatever is sent', async () => {
   expect(failed.slice(0, 3)).toEqual([])
   // Bent as they are, enough of them are good, so that what lies behind the schemas is tried too.
   expect(statuses.get(200)).toBeGreaterThan(REQUESTS / 10)
-})
+}, 400_000)

@@ -140,10 +140,26 @@ const BODIES: Record<string, unknown> = {
   putHorseProgram: { programId: uuid(), version: 1 },
   putOverrule: { gate: 'halter', reason: 'because I looked at it myself' },
   settings: { theme: 'light', pressLagSeconds: 0.4, forwardKey: 'a', backKey: 'b', vibrate: true },
+  putArranged: {
+    version: 0,
+    arranged: { about: 'person', roles: ['help'], hours: [], mostMinutesPerDay: null, remindMinutes: null },
+  },
+  putPlannedWeek: {
+    pins: [],
+    wishes: [],
+    conditions: {},
+    visits: [],
+    told: { objective: 0, bound: null, status: 'at once', words: '', lacking: [], clashes: [] },
+    version: 0,
+  },
+  putBusy: { hash: '0'.repeat(64), times: [] },
   batch: { sentAt: now.toISOString(), items: [{}] },
 }
 
-const QUERIES: Record<string, string> = { moveOver: `?to=${uuid()}` }
+const QUERIES: Record<string, string> = {
+  moveOver: `?to=${uuid()}`,
+  visits: '?from=2026-05-11&until=2026-05-17',
+}
 
 const filled = (name: string, route: Route, ids: Record<string, string>): string =>
   `/api/v1${pathTo(route.path, ids)}${QUERIES[name] ?? ''}`
@@ -164,6 +180,9 @@ const idsOf = (horseId: string, sessionId: string, programId: string) => ({
   personId: other.person,
   deviceId: other.device,
   day: '2026-05-14',
+  on: '2026-05-14',
+  firstDay: '2026-05-11',
+  partId: other.person,
 })
 
 const guarded = Object.entries(routes).filter(([, route]) => route.needs !== 'open') as unknown as [

@@ -1,11 +1,14 @@
 import type {
+  Arranged,
   ArrivalResult,
+  BusyTime,
   Horse,
   ListedPerson,
   PutBlock,
   PutHorse,
   PutPerson,
   PutPlace,
+  PutPlannedWeek,
   RouteName,
   Routes,
   Settings,
@@ -35,6 +38,8 @@ export type CommandName = Exclude<
   | 'reportLinks'
   | 'putReportLink'
   | 'readReport'
+  | 'makeFeed'
+  | 'endFeed'
   | 'batch'
 >
 
@@ -70,6 +75,19 @@ export type YardChange =
     }
   | { readonly kind: 'overrule'; readonly horseId: string; readonly overrule: OverruleToSave }
   | { readonly kind: 'overrule-taken-back'; readonly id: string }
+  | {
+      readonly kind: 'arranged'
+      readonly id: string
+      readonly arranged: Arranged
+      readonly version: number
+    }
+  | { readonly kind: 'planned-week'; readonly firstDay: Day; readonly week: PutPlannedWeek }
+  | {
+      readonly kind: 'busy'
+      readonly personId: string
+      readonly hash: string
+      readonly times: readonly BusyTime[]
+    }
 
 export interface PersonToSave extends Omit<PutPerson, 'password'> {
   /** No hash leaves the password as it is. */

@@ -41,6 +41,14 @@ export const COMPOSED = {
       on,
     }),
 
+  /** Youngsters alone are handled for so many sessions; of other blocks nobody counts them. */
+  sessionsInBlock: async (read: Read): Promise<number> => {
+    const block = await read('block')
+    if (block?.kind !== 'handling') return 0
+    const rows = await read('worked')
+    return new Set(rows.filter(({ day }) => day >= block.from).map(({ session }) => session)).size
+  },
+
   standings: async (read: Read): Promise<readonly Standing[]> => {
     const standings: Standing[] = []
     for (const horse of await read('horses')) {

@@ -36,6 +36,20 @@ export type * from './parts'
 export { queries } from './queries'
 export type { Asked, QueryName, Reply } from './query'
 export { readWith, type Asking, type Loaders, type Named, type Read, type Who } from './reading'
+export {
+  ARRANGED_AT_FIRST,
+  arrangedOf,
+  beyondPlanning,
+  decidingIn,
+  horseIn,
+  isBehind,
+  personIn,
+  plannedFrom,
+  plannedVisit,
+  rulesIn,
+  weekAskedFrom,
+  type Deciding,
+} from './week-asked'
 export { notFound, Refusal, refusedFor } from './refusal'
 export {
   dayFault,

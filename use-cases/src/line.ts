@@ -263,7 +263,10 @@ const OTHER_DAYS_OF_WEEK = 6
 export const weekBefore = (on: string): string => addDays(on, -OTHER_DAYS_OF_WEEK)
 
 /** Days of load that no answer tells of: ridden, or on the line above a walk or for long. */
-const loadTold = (entries: readonly Entry[], horse: Pick<Horse, 'born' | 'estimate'>): readonly string[] =>
+export const loadTold = (
+  entries: readonly Entry[],
+  horse: Pick<Horse, 'born' | 'estimate'>,
+): readonly string[] =>
   [
     ...entriesOf(entries, 'ride'),
     ...entriesOf(entries, 'line-work').filter((work) => {

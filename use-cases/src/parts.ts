@@ -1,8 +1,10 @@
 import type {
+  ArrangedPart,
   Arrangement,
   Arrival,
   Attachment,
   Block,
+  BusyTime,
   CarriedAnswer,
   Check,
   Device,
@@ -19,12 +21,14 @@ import type {
   Overrule,
   OwnersReport,
   Place,
+  PlannedWeek,
   ReplyOf,
   School,
   Session,
   StepAnswer,
   PlannedDay,
   PredictionsAbout,
+  VisitTold,
   Worked,
 } from '@still-pine/contract'
 import type { Day, Side } from '@still-pine/core/answer'
@@ -122,6 +126,19 @@ export interface Parts {
   readonly knownProgram: Program | null
   readonly ownReports: readonly OwnersReport[]
 
+  /** What is arranged for every week: rules, hours, places, what horses want. */
+  readonly arrangedParts: readonly ArrangedPart[]
+  /** The week that begins on the day that is named, where one is planned. */
+  readonly plannedWeek: PlannedWeek | null
+  readonly busyTimes: readonly { readonly personId: string; readonly times: readonly BusyTime[] }[]
+  readonly feeds: readonly { readonly personId: string; readonly since: string }[]
+  /** Between the days that are named. */
+  readonly visitsBetween: readonly VisitTold[]
+  /** First days of the weeks that are planned. */
+  readonly plannedWeeks: readonly Day[]
+  /** Days between those named on which a horse was worked. */
+  readonly workedBetween: readonly { readonly horseId: string; readonly day: Day }[]
+
   readonly horses: readonly Horse[]
   /** Of the string, as far as it is worked out. */
   readonly toldToday: ReadonlyMap<string, ToldToday>
@@ -163,6 +180,8 @@ export interface Parts {
   readonly week: readonly Worked[]
   readonly loadDays: number
   readonly workDays: number
+  /** Of its handling block; none of another. */
+  readonly sessionsInBlock: number
   readonly views: Views
   readonly facts: Facts
   readonly judged: Judged

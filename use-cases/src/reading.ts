@@ -22,6 +22,10 @@ export interface Named {
   readonly on?: Day | undefined
   readonly from?: Day | undefined
   readonly until?: Day | undefined
+  /** Of a week. */
+  readonly firstDay?: Day | undefined
+  /** Of what is arranged for every week. */
+  readonly partId?: string | undefined
   /** An answer to go on before. */
   readonly before?: string | undefined
   /** How far a device has read. */

@@ -5,6 +5,7 @@ import { horsesRoutes } from './horses'
 import { judgementRoutes } from './judgement'
 import { workRoutes } from './work'
 import { careRoutes } from './care'
+import { weekRoutes } from './weeks'
 
 export { ProgramDocument } from './schools'
 
@@ -15,6 +16,7 @@ export const routes = {
   ...judgementRoutes,
   ...workRoutes,
   ...careRoutes,
+  ...weekRoutes,
 } as const
 
 export type Routes = typeof routes

@@ -37,6 +37,14 @@ export const blockNotice = (
   return `Session ${sessions + 1} of about ${YOUNG_SESSIONS}, by ${addDays(block.from, YOUNG_DAYS)}; ${YOUNG_MINUTES} minutes at the most.`
 }
 
+/** Sessions that a youngster’s handling has left; nothing where it has no end of them. */
+export const sessionsLeft = (
+  block: BlockNow | null,
+  born: Day | null,
+  { sessions, on }: { sessions: number; on: Day },
+): number | null =>
+  block?.kind === 'handling' && isYoung(born, on) ? Math.max(0, YOUNG_SESSIONS - sessions) : null
+
 /** Why a horse is not worked in this block, if it is not. */
 export const offWork = (block: BlockNow | null): string | null => {
   if (block?.kind === 'rest') return `Rests: off work since ${block.from}.`

@@ -9,6 +9,25 @@ export interface CareDone {
   readonly maxDays: number | null
 }
 
+const CARE_OF_CHECK: Readonly<Record<string, CareKind>> = {
+  feet: 'hooves',
+  worming: 'worm-count',
+  mouth: 'teeth',
+  saddle: 'saddle',
+}
+
+/** Care that was told, and looks that were recorded as checks, which are care that was done. */
+export const careDoneIn = (
+  checks: readonly { readonly kind: string; readonly on: Day }[],
+  told: readonly CareDone[],
+): readonly CareDone[] => [
+  ...checks.flatMap(({ kind, on }) => {
+    const care = CARE_OF_CHECK[kind]
+    return care ? [{ care, on, minDays: null, maxDays: null }] : []
+  }),
+  ...told,
+]
+
 export interface CareRow {
   readonly kind: CareKind
   readonly lastOn: Day | null

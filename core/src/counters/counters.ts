@@ -95,6 +95,18 @@ const isLoadDay = (program: Program, rows: readonly Worked[]): boolean =>
   rows.some(({ step, hardestRung }) => isLoad(program, step, hardestRung)) ||
   minutesOf(rows) > HANDLING_MINUTES
 
+/** The days of load among what was worked, and those that no answer tells of. */
+export const loadDaysOf = (
+  program: Program,
+  rows: readonly Worked[],
+  onTheLine: readonly Day[] = [],
+): readonly Day[] => {
+  const asked = [...groupedBy(rows, ({ day }) => day)]
+    .filter(([, ofDay]) => isLoadDay(program, ofDay))
+    .map(([day]) => day)
+  return [...new Set([...asked, ...onTheLine])].sort()
+}
+
 const trackCounts = (rows: readonly Worked[]): readonly TrackCount[] =>
   [...groupedBy(rows, ({ step, side }) => `${step}/${side}`).values()].map((track) => {
     const days = distinctDays(track)
@@ -122,10 +134,11 @@ export const countersOf = (
 ): Counters => {
   const rows = all.filter(({ day }) => day <= on)
   const days = [...new Set([...distinctDays(rows), ...onTheLine.filter((day) => day <= on)])].sort()
-  const asked = [...groupedBy(rows, ({ day }) => day)]
-    .filter(([, ofDay]) => isLoadDay(program, ofDay))
-    .map(([day]) => day)
-  const loadDays = [...new Set([...asked, ...onTheLine.filter((day) => day <= on)])]
+  const loadDays = loadDaysOf(
+    program,
+    rows,
+    onTheLine.filter((day) => day <= on),
+  )
   const ofStep = (steps: readonly string[]): readonly Worked[] =>
     rows.filter(({ step }) => steps.includes(step))
   const ties = rows.filter(({ step }) => knownStep(program, step)?.serves?.includes('ties'))

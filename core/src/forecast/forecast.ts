@@ -57,6 +57,10 @@ const wayOf =
     return steps.reduce((best, step) => (answers(step) > answers(best) ? step : best))
   }
 
+/** The path of a forecast: what stands before its gate, by the ways this horse was asked. */
+export const pathOf = ({ program, gate, tracks }: Pick<ForecastAsked, 'program' | 'gate' | 'tracks'>): Path =>
+  pathTo(program, gate, wayOf(tracks))
+
 const tables = new WeakMap<Model, JudgeTable>()
 
 /** The tables of a judge are made once; a worker that is kept warm has them at hand. */
@@ -112,8 +116,7 @@ const setupWith = (
 export const setupOf = (
   asked: ForecastAsked,
   plan: Partial<WorkPlan> = {},
-): Setup | { readonly refused: string } =>
-  setupWith(asked, pathTo(asked.program, asked.gate, wayOf(asked.tracks)), { ...asked.plan, ...plan })
+): Setup | { readonly refused: string } => setupWith(asked, pathOf(asked), { ...asked.plan, ...plan })
 
 /** A slice of the draws: the same whoever makes it, and in whatever order. */
 export const drawsOf = (

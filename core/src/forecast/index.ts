@@ -20,6 +20,7 @@ export {
   drawsOf,
   forecast,
   forecastFrom,
+  pathOf,
   setupOf,
   type Forecast,
   type ForecastAsked,

@@ -29,6 +29,16 @@ it('has an open end where one in ten comes later than is looked ahead', () => {
   expect(said({ p90: null })).toMatch(/and later than 2026-11-14, .*; 41 work days or more\.$/)
 })
 
+it('of one that is all but there is still no day alone', () => {
+  const near = {
+    p10: '2026-05-20',
+    p50: '2026-05-20',
+    p90: '2026-05-20',
+    workDays: { p10: 2, p50: 2, p90: 2 },
+  }
+  expect(said(near)).toBe('All but surely 2026-05-20 (8 of 10 such horses); 2 work days.')
+})
+
 it('says when it does not come there at all', () => {
   const none = { p10: null, p50: null, p90: null, workDays: null, share: { inHorizon: 0.02, by: null } }
   expect(said(none)).toBe('Not within half a year as planned.')

@@ -22,6 +22,9 @@ interface Said {
   readonly horizonDays: number
 }
 
+const rangeWords = ({ p10, p90 }: { readonly p10: number; readonly p90: number }): string =>
+  p10 === p90 ? count(p10, 'work day') : `${p10} to ${count(p90, 'work day')}`
+
 /** When a horse stands before its gate: always a range, never a day alone. */
 export const forecastWords = (summary: Summary, { today, horizonDays }: Said): string => {
   const { p10, p50, p90, workDays, share } = summary
@@ -30,10 +33,11 @@ export const forecastWords = (summary: Summary, { today, horizonDays }: Said): s
     return horizonDays === HALF_YEAR_DAYS
       ? 'Not within half a year as planned.'
       : `Not within ${count(horizonDays, 'day')} as planned.`
+  if (p10 === p90)
+    return `All but surely ${roughly(p10, today)} (8 of 10 such horses); ${rangeWords(workDays)}.`
   const until = p90 === null ? `later than ${end}` : roughly(p90, today)
   const middle = p50 === null ? '' : `, most likely about ${roughly(p50, today)}`
-  const days =
-    p90 === null ? `${workDays.p10} work days or more` : `${workDays.p10} to ${workDays.p90} work days`
+  const days = p90 === null ? `${workDays.p10} work days or more` : rangeWords(workDays)
   return `Between ${roughly(p10, today)} and ${until}${middle} (8 of 10 such horses); ${days}.`
 }
 

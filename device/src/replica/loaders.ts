@@ -60,6 +60,13 @@ const ONLY_THERE = {
   carriedPage: UNKNOWN,
   knownProgram: UNKNOWN,
   asksAgainst: UNKNOWN,
+  arrangedParts: UNKNOWN,
+  plannedWeek: UNKNOWN,
+  busyTimes: UNKNOWN,
+  feeds: UNKNOWN,
+  visitsBetween: UNKNOWN,
+  plannedWeeks: UNKNOWN,
+  workedBetween: UNKNOWN,
 } satisfies Partial<Record<PartName, unknown>>
 
 /** The horse a session is of: of those carried, the one that answered in it. */

@@ -1,4 +1,5 @@
 import type { Entry, PutEntry } from '@still-pine/contract'
+import type { CareKind } from '@still-pine/core/care-calendar'
 import type { KnownRecord } from '@still-pine/use-cases'
 import type { Owner } from './care'
 import { rows, run, sql, type Client } from './sql'
@@ -16,6 +17,28 @@ export const entriesOf = async (client: Client, horseId: string): Promise<Entry[
           where e.horse_id = ${horseId} or e.of_yard order by e.on_day, e.id`,
     )
   ).map(({ facts, ...one }) => ({ ...facts, ...one }) as Entry)
+
+interface CareRow {
+  readonly horseId: string
+  readonly care: CareKind
+  readonly on: string
+  readonly minDays: number | null
+  readonly maxDays: number | null
+}
+
+/** Care that was done, of every horse: told, or looked at as a check. */
+export const careDoneInYard = (client: Client) =>
+  rows<CareRow>(
+    client,
+    sql`select horse_id as "horseId", facts ->> 'care' as care, on_day as "on", (facts ->> 'minDays')::int as "minDays",
+               (facts ->> 'maxDays')::int as "maxDays"
+        from entry where kind = 'care' and not taken_back
+        union all
+        select horse_id, case kind when 'feet' then 'hooves' when 'worming' then 'worm-count' when 'mouth' then 'teeth'
+                 else kind end, on_day, null, null
+        from care_check where kind in ('feet', 'worming', 'mouth', 'saddle') and withdrawn is null
+        order by "on"`,
+  )
 
 /** Puts an entry, or other words on one; whose it is does not change. */
 export const saveEntry = (

@@ -21,7 +21,10 @@ const READ: Readonly<Record<YardPart, Sql>> = {
       union all select from measurement r where r.person_id = p.id
       union all select from entry r where r.person_id = p.id
       union all select from arrival r where r.person_id = p.id union all select from block r where r.person_id = p.id
-      union all select from horse_owner r where r.person_id = p.id) order by id`),
+      union all select from horse_owner r where r.person_id = p.id
+      union all select from planned_week r where r.person_id = p.id
+      union all select from visit r where r.lead_id = p.id or r.helper_id = p.id
+      union all select from arranged_part r where r.id = p.id) order by id`),
   horses:
     plain(`select h.name, h.born, h.sex, h.kind, h.marks, h.origin, h.handled, h.arrived, h.estimate, h.feral, h.bitted,
       h.height_cm as "heightCm", h.archived, h.id, p.school,
@@ -74,6 +77,14 @@ const READ: Readonly<Record<YardPart, Sql>> = {
     plain(`select id, horse_id as horse, person_id as person, kind, from_day as "from", until_day as until, worries,
       reward, note, snapshot, version
     from block order by from_day, id`),
+  arranged: plain('select id, arranged, version from arranged_part order by id'),
+  weeks:
+    plain(`select first_day as "firstDay", person_id as person, ${instant('at')} as at, document as week, version
+    from planned_week order by first_day`),
+  visits: plain(`select id, day, start_at as start, minutes, part, use, load, due, reasons, first_day as week,
+      horse_id as horse, lead_id as lead, helper_id as helper, place_id as place, sequence,
+      ${instant('changed_at')} as "changedAt", taken_off as "takenOff"
+    from visit order by day, start_at, id`),
 }
 
 const PAGE = 5_000
@@ -273,6 +284,25 @@ const WRITE: Readonly<Record<Exclude<YardPart, 'programs'>, Insert>> = {
            r.snapshot, r.version
     from json_to_recordset(${json(records)}::json) as r(n int, id uuid, horse uuid, person uuid, kind text,
       "from" date, until date, worries text, reward text, note text, snapshot jsonb, version int) order by n`,
+  // The rules are the yard's, and known by its id.
+  arranged: (yardId, records) => sql`
+    insert into arranged_part (yard_id, id, about, arranged, version)
+    select ${yardId}, case when r.arranged ->> 'about' = 'rules' then ${yardId}::uuid else r.id end,
+           r.arranged ->> 'about', r.arranged, r.version
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, arranged jsonb, version int) order by n`,
+  weeks: (yardId, records) => sql`
+    insert into planned_week (yard_id, first_day, person_id, at, document, version)
+    select ${yardId}, r."firstDay", r.person, r.at, r.week, r.version
+    from json_to_recordset(${json(records)}::json) as r(n int, "firstDay" date, person uuid, at timestamptz,
+      week jsonb, version int) order by n`,
+  visits: (yardId, records) => sql`
+    insert into visit (yard_id, id, first_day, horse_id, day, start_at, minutes, part, use, load, due, lead_id,
+                       helper_id, place_id, reasons, sequence, changed_at, taken_off)
+    select ${yardId}, r.id, r.week, r.horse, r.day, r.start, r.minutes, r.part, r.use, r.load, r.due, r.lead,
+           r.helper, r.place, r.reasons, r.sequence, r."changedAt", r."takenOff"
+    from json_to_recordset(${json(records)}::json) as r(n int, id uuid, week date, horse uuid, day date, start text,
+      minutes int, part text, use text, load boolean, due text, lead uuid, helper uuid, place uuid, reasons jsonb,
+      sequence int, "changedAt" timestamptz, "takenOff" boolean) order by n`,
 }
 
 /** Writes records of a part; gives how many were written. */

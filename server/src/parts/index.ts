@@ -51,6 +51,7 @@ import { daysTold, tallied, talliedByCircumstance } from '../data/predictions'
 import { allPrograms, newestProgram, programById } from '../data/programs'
 import { circumstancesOf, circumstancesOfStep, lastHandled, sessionById, sessionsBy } from '../data/sessions'
 import { countedTracks, horsesToRemake, recordsOf, tracksOf } from '../data/tracks'
+import { arrangedParts, busyTimes, feedsOf, plannedWeek, plannedWeeks, visitsBetween } from '../data/weeks'
 import { todayIn, type Yard } from '../records/yard'
 import { forThreads, programNamed, programOfHorse } from './programs'
 
@@ -197,6 +198,13 @@ const horseParts = (yard: Yard) => {
   }
 }
 
+/** A day that is no week's first. */
+const NEVER = '0001-01-01'
+
+/** The days a question is about: those it names, or those of the week it names. */
+const betweenIn = ({ from, until, firstDay }: Named): readonly [string, string] =>
+  firstDay === undefined ? [from ?? NEVER, until ?? NEVER] : [firstDay, addDays(firstDay, 6)]
+
 /** So long a question waits for a day that is not judged yet; the rest is worked out after it. */
 const PATIENCE_MS = 1_200
 
@@ -269,6 +277,14 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   answersToday: (_read: Read, { today }: Asking) => answersPerDay(client, today, today),
   answersPerDay: (_read: Read, { today }: Asking) =>
     answersPerDay(client, addDays(today, -OTHER_DAYS_OF_WEEK), today),
+  arrangedParts: () => arrangedParts(client),
+  plannedWeek: (_read: Read, { named: { firstDay } }: Asking) => plannedWeek(client, firstDay ?? NEVER),
+  busyTimes: () => busyTimes(client),
+  feeds: () => feedsOf(client),
+  visitsBetween: (_read: Read, { named }: Asking) => visitsBetween(client, ...betweenIn(named)),
+  plannedWeeks: (_read: Read, { named }: Asking) => plannedWeeks(client, ...betweenIn(named)),
+  workedBetween: async (_read: Read, { named }: Asking) =>
+    (await answersPerDay(client, ...betweenIn(named))).map(({ horseId, day }) => ({ horseId, day })),
   lastHandled: () => lastHandled(client),
   countedTracks: () => countedTracks(client),
   tallied: (_read: Read, { named }: Asking) => tallied(client, named.horseId ?? null),

@@ -10,6 +10,7 @@ import { insertPerson, saveSettings, updatePerson, updateStanding } from '../dat
 import { savePlace } from '../data/places'
 import { insertProgram } from '../data/programs'
 import { isTaken } from '../data/sql'
+import { saveArranged, saveBusy, savePlannedWeek } from '../data/weeks'
 import { putCheck } from './care'
 import { judgeAnew } from './schools'
 import type { Yard } from './yard'
@@ -80,5 +81,11 @@ export const writeChange = async (yard: Yard, change: YardChange): Promise<unkno
       return insertOverrule(client, { ...yard, horseId: change.horseId }, { ...change.overrule, at: now })
     case 'overrule-taken-back':
       return takeBackOverrule(client, change.id, now)
+    case 'arranged':
+      return saveArranged(client, yardId, change)
+    case 'planned-week':
+      return savePlannedWeek(client, yard, change)
+    case 'busy':
+      return saveBusy(client, yardId, change)
   }
 }

@@ -3,6 +3,7 @@ import type { PartName } from '../parts'
 import { putCheck, putOverrule } from './care'
 import { putArchived, putHandOver, putHorse, putHorseProgram } from './horse'
 import { putArrival, putBlock, putOwner } from './life'
+import { putArranged, putBusy, putPlannedWeek } from './weeks'
 import { putCutOff, putFit, putPerson, putOffered, putPlace, putProgram, putStanding, settings } from './yard'
 
 /** Everything that can be done to a yard by itself, by route; one that has no command does not compile. */
@@ -24,4 +25,7 @@ export const commands: { readonly [N in CommandName]: Command<N, PartName, PartN
   putOwner,
   putCheck,
   putOverrule,
+  putArranged,
+  putPlannedWeek,
+  putBusy,
 }

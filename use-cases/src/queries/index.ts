@@ -7,6 +7,7 @@ import { judging, reading } from './reading'
 import { moveOver, program, schools } from './schools'
 import { session, sessionChanges, sessions } from './sessions'
 import { due, today, week } from './today'
+import { horseInWeek, plannedWeek, visits } from './weeks'
 import { devices, me, people, places, reports } from './yard'
 
 /** Everything that can be asked of a yard, by route; one that has no query does not compile. */
@@ -28,6 +29,9 @@ export const queries: { readonly [N in QueryName]: Query<N, PartName> } = {
   today,
   week,
   due,
+  plannedWeek,
+  horseInWeek,
+  visits,
   line,
   carry,
   spots,

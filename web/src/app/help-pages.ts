@@ -25,8 +25,12 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
     terms: ['Loose, watchful, tight', ...STATES, 'From memory'],
   },
   Week: {
-    what: 'Which horse was worked on which of the last seven days, and how much.',
+    what: 'Who works which horse when. Plan the week, move what you know better, and the rest is planned around it; touch a visit for why it stands there. What was done stands below.',
     terms: ['Load day'],
+  },
+  'What a week is planned from': {
+    what: 'Hours and roles of the people, how often each horse is to be worked and by when, places, wishes and rules: what every week is planned from. A calendar can be fed from here, and its busy times read.',
+    terms: ['Load day', 'Gate'],
   },
   Yard: {
     what: 'All horses, to search, sort and choose from, and what is due in the yard.',

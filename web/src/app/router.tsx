@@ -76,6 +76,11 @@ export const router = createBrowserRouter([
       },
       { path: 'after/:horseId', handle: 'After', ...horsePage(() => import('../after/after-page')) },
       { path: 'week', handle: 'Week', ...page(() => import('../week/week-page')) },
+      {
+        path: 'week/from',
+        handle: 'What a week is planned from',
+        ...page(() => import('../week/from/from-page')),
+      },
       { path: 'yard', handle: 'Yard', ...page(() => import('../yard/yard-page')) },
       {
         path: 'yard/reading',

@@ -17,6 +17,7 @@ import { useArrangedPlan } from './arrange/use-arranged-plan'
 import { Heat } from './heat'
 import { Tired } from './tired'
 import { Ribbon } from './ribbon'
+import { WeekSays } from './week-says'
 import { Worn } from './worn'
 
 const cautionsOf = (plan: SessionPlan): readonly string[] => [
@@ -115,6 +116,7 @@ const PlanSheet = ({ line, program }: { line: Line; program: Program }) => {
         {plan ? withDays(plan.reason) : 'Still being worked out.'}
       </p>
       <Costs plan={plan} cost={cost} undo={() => change({ wishes: NO_WISHES })} />
+      <WeekSays horseId={line.horse.id} day={line.day} />
       <Heat horseId={line.horse.id} day={line.day} place="top" />
       <Tired horseId={line.horse.id} day={line.day} />
       <ShutList horseId={line.horse.id} shut={line.shut} />

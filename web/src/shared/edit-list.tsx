@@ -11,7 +11,10 @@ interface Props<T extends Item> {
   /** "person": "Add a person", "A new person", "Change a person". */
   readonly one: string
   readonly items: readonly T[] | undefined
-  readonly mayEdit: boolean
+  /** Whether they may be changed, or which of them. */
+  readonly mayEdit: boolean | ((item: T) => boolean)
+  /** Whether one may be added; where all may be changed, unless said otherwise. */
+  readonly mayAdd?: boolean
   /** What it is called, also to whoever hears the page. */
   readonly name: (item: T) => string
   readonly words: (item: T) => string
@@ -31,7 +34,20 @@ const aOrAn = (one: string): string => `${/^[aeiou]/.test(one) ? 'an' : 'a'} ${o
 
 /** What a yard or a horse has several of, each to be changed, and one more to be added. */
 export const EditList = <T extends Item>(props: Props<T>) => {
-  const { title, one, items, mayEdit, name, words, form, empty, isStruck, beneath, actions } = props
+  const {
+    title,
+    one,
+    items,
+    mayEdit,
+    mayAdd = mayEdit === true,
+    name,
+    words,
+    form,
+    empty,
+    isStruck,
+    beneath,
+    actions,
+  } = props
   const [open, setOpen] = useState<T | 'new' | null>(null)
   const close = (): void => setOpen(null)
   return (
@@ -45,7 +61,7 @@ export const EditList = <T extends Item>(props: Props<T>) => {
               <span className={isStruck?.(item) ? 'text-quiet line-through' : ''}>
                 <b>{name(item)}</b> <span className="text-quiet">{words(item)}</span>
               </span>
-              {mayEdit && (
+              {(typeof mayEdit === 'boolean' ? mayEdit : mayEdit(item)) && (
                 <span className="no-print ml-auto flex flex-wrap items-center justify-end">
                   {actions?.(item)}
                   <Button look="quiet" aria-label={`Change ${name(item)}`} onClick={() => setOpen(item)}>
@@ -59,7 +75,7 @@ export const EditList = <T extends Item>(props: Props<T>) => {
         ))}
       </ul>
       {/* Not before the list is there: it would move away under the press. */}
-      {mayEdit && items && (
+      {mayAdd && items && (
         <Button className="no-print mt-2" onClick={() => setOpen('new')}>
           Add {aOrAn(one)}
         </Button>

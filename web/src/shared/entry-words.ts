@@ -48,6 +48,8 @@ export const entryWords = (entry: PutEntry): string => {
       return 'a ride'
     case 'sensed':
       return 'what the strap and the gauge said'
+    case 'forecast':
+      return 'a forecast'
     case 'rider':
       return 'who rides it, and how heavy'
   }

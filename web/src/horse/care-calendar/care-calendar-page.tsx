@@ -1,6 +1,5 @@
-import type { Check, Entry } from '@still-pine/contract'
 import { entriesOf } from '@still-pine/contract/entries-of'
-import { CARE_KINDS, careCalendar, type CareDone, type CareKind } from '@still-pine/core/care-calendar'
+import { CARE_KINDS, careCalendar, careDoneIn } from '@still-pine/core/care-calendar'
 import { ageBounds } from '@still-pine/core/facts'
 import { CARE_WORDS } from '../../shared/entry-words'
 import type { EntryField } from '../../shared/entry-form'
@@ -11,24 +10,6 @@ import { useEntries } from '../../shared/use-entries'
 import { useHorse } from '../../shared/use-horse'
 import { longDay } from '../../shared/words'
 import { useCare } from '../use-care'
-
-const CARE_OF_CHECK: Readonly<Partial<Record<Check['kind'], CareKind>>> = {
-  feet: 'hooves',
-  worming: 'worm-count',
-  mouth: 'teeth',
-  saddle: 'saddle',
-}
-
-/** A look that was recorded as a check is care that was done. */
-const doneIn = (checks: readonly Check[], entries: readonly Entry[]): readonly CareDone[] => [
-  ...checks
-    .filter(({ withdrawn }) => withdrawn === null)
-    .flatMap(({ kind, on }) => {
-      const care = CARE_OF_CHECK[kind]
-      return care ? [{ care, on, minDays: null, maxDays: null }] : []
-    }),
-  ...entriesOf(entries, 'care'),
-]
 
 const fieldsOn = (today: string): readonly EntryField[] => [
   { name: 'care', label: 'What was done', as: CARE_KINDS.map((kind) => [kind, CARE_WORDS[kind]] as const) },
@@ -52,7 +33,13 @@ const CareCalendarPage = () => {
   if (!line || !entries || !care) return <Loading error={error ?? failed} retry={error ? retry : again} />
   const { horse, day } = line
   const age = ageBounds({ born: horse.born, age: horse.estimate ?? null }, day)
-  const rows = careCalendar(doneIn(care.checks, entries), { on: day, ageLowMonths: age?.low ?? 0 })
+  const rows = careCalendar(
+    careDoneIn(
+      care.checks.filter(({ withdrawn }) => withdrawn === null),
+      entriesOf(entries, 'care'),
+    ),
+    { on: day, ageLowMonths: age?.low ?? 0 },
+  )
   return (
     <main className="flex flex-col gap-4 px-4 py-2 desk:px-5">
       <HorseHeader horse={horse} today={day} />

@@ -27,6 +27,7 @@ import { sideAfter, STATE_WORDS } from '../../shared/words'
 import { HorseHeader } from '../../shared/horse-header'
 import { useHorse } from '../../shared/use-horse'
 import { viewsIn } from '../../shared/views-in'
+import { ForecastPart } from '../forecast/forecast-part'
 import { Corners } from './corners'
 import { planeInWords, sidesInWords } from '../../shared/sentences'
 import { planeOption, type Placed } from './plane-option'
@@ -239,6 +240,7 @@ const ReadingPage = () => {
       <HorseHeader horse={line.horse} today={line.day} />
       <Plane line={line} program={program} />
       <Sides horseId={horseId} sides={sides} />
+      <ForecastPart key={`${horseId} forecast`} line={line} program={program} />
       <FromHistory key={horseId} line={line} program={program} />
     </main>
   )

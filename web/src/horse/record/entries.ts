@@ -144,6 +144,7 @@ const PAGE_OF: Readonly<Partial<Record<Told['kind'], string>>> = {
   'bit-carry': 'tack',
   strings: 'tack',
   jumps: 'poles',
+  forecast: 'reading',
 }
 
 const ofTold = (horseId: string, told: Told): readonly Entry[] => {
