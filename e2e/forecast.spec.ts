@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { addDays } from '@still-pine/core/answer'
 import { enterDemo, expect, test } from './fixtures'
 
@@ -19,10 +20,19 @@ test('an owner’s date is asked, a what-if is read, and what was shown is kept'
   await expect(part.getByRole('heading', { name: 'What holds it most' })).toBeVisible()
   await part.getByRole('button', { name: 'One more day a week' }).click()
   await expect(part.getByText(/sooner|later|no difference/)).toBeVisible({ timeout: 150_000 })
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(({ id }) => id)).toEqual([])
   await expect(page.getByText('all saved')).toBeVisible()
   const reply = await page.request.get(`${demo.url}/api/v1/horses/${id.Curlew}/entries`)
   const { entries } = (await reply.json()) as { entries: { kind: string; days?: unknown[] }[] }
   expect(entries.filter(({ kind }) => kind === 'forecast').map(({ days }) => days?.length)).toEqual([19])
+  // Told to its owner, and held against what comes.
+  await page.goto(`${demo.url}/horses/${id.Curlew}/report`)
+  await expect(page.getByText(/as reckoned on/)).toBeVisible()
+  await page.goto(`${demo.url}/yard/judging`)
+  await expect(
+    page.getByText('0 forecasts of 1 can be held against what came', { exact: false }),
+  ).toBeVisible()
 })
 
 test('what a hold or a block forbids is not forecast, and the reason is said', async ({ page, demo }) => {

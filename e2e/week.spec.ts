@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import { addHorse, enterDemo, expect, press, test } from './fixtures'
@@ -38,6 +39,14 @@ test('a week of twelve horses is planned, moved by keys, undone, printed and fed
   expect(planned.length).toBeGreaterThan(20)
   // The farrier comes on Wednesday morning alone.
   await expect(page.getByRole('rowheader', { name: 'Skarv Ness' })).toBeVisible()
+
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(({ id }) => id)).toEqual([])
+  // On a phone one day at a time, as wide as the phone.
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.getByRole('button', { name: /^Tue/ }).click()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0)
+  await page.setViewportSize({ width: 1280, height: 800 })
 
   // Why it stands there; then a day later by the keys: it is pinned, and the rest is planned around it.
   const first = tags(page).first()

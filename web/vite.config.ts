@@ -41,5 +41,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
   },
   // The shorthand would send the server's own host along, and it takes writes of its own pages only.
-  server: { proxy: { '/api': { target: 'http://127.0.0.1:4181' }, '/feeds': { target: 'http://127.0.0.1:4181' } } },
+  server: {
+    proxy: { '/api': { target: 'http://127.0.0.1:4181' }, '/feeds': { target: 'http://127.0.0.1:4181' } },
+  },
 })

@@ -312,6 +312,8 @@ const QUANTILES = 19
 /** A forecast as it was shown: kept, so that it can be held against what came. */
 const ForecastMade = entry('forecast', {
   gate: StepKey,
+  /** How that gate was called. */
+  name: words(120).default(''),
   horizonDays: whole(1, 730),
   weekdays: z.array(whole(1, 7)).max(7),
   minutes: whole(2, 240),

@@ -76,6 +76,20 @@ export const Judging = z.object({
   circumstances: z.array(CircumstanceGroupSchema),
   /** What the yard's own log was found to say of its horses, newest first. */
   fits: z.array(FitVersion).default([]),
+  /** Forecasts that were shown, the newest first, to be held against what came. */
+  forecasts: z
+    .array(
+      z.object({
+        horseId: Id,
+        horseName: z.string(),
+        name: z.string(),
+        on: Day,
+        horizonDays: z.number().int(),
+        days: z.array(z.number().int().nullable()),
+        cameOn: Day.nullable(),
+      }),
+    )
+    .default([]),
   /** Horses that are being worked out anew, by another law or other values; until then they stand as they did. */
   toRemake: z.number().int().default(0),
 })

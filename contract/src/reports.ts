@@ -40,6 +40,8 @@ export const Report = z.object({
       waitsFor: z.array(z.string()),
     })
     .nullable(),
+  /** When it comes before a gate, as it was reckoned last. */
+  forecast: z.string().nullable().default(null),
   incidents: z.array(z.string()),
   tight: z.array(z.string()),
   against: z.array(z.object({ day: Day, name: z.string(), words: z.string(), why: z.string().nullable() })),

@@ -180,6 +180,8 @@ describe('the paper', () => {
     holds: [{ name: 'Bend', side: 'left', state: 'solid', holds: 'nose to girth', lastDay: '2026-05-14' }],
     underWay: [],
     next: { name: 'Halter', verdict: 'not-yet', sentence: '3 of 5 skills hold.', waitsFor: ['Catch'] },
+    forecast:
+      'First time up, as reckoned on 2026-05-14: between 2026-05-30 and 2026-06-10 (8 of 10 such horses).',
     incidents: [],
     tight: [],
     against: [],

@@ -1,7 +1,9 @@
 import type { HorseInWeek, Me, PlannedWeek, Problem, PutPlannedWeek, ReplyOf } from '@still-pine/contract'
+import { FEET_FIRST, stepsMeeting } from '@still-pine/core/program'
 import ICAL from 'ical.js'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { heldLog } from '../../core/tests/held'
 import { addHorse, answerItem, sendBatch, sessionItem, TestClock } from './making'
 import { startYard, type Running, type Visitor } from './running'
 
@@ -284,5 +286,63 @@ describe('what was planned', () => {
       expect.objectContaining({ day: '2026-05-14', horseId, leadName: me.person.name, placeName: null }),
     ])
     expect(body.worked).toEqual([{ horseId, day: '2026-05-12' }])
+  })
+})
+
+describe('a forecast that was shown', () => {
+  const gate = FEET_FIRST.gates[0]!
+  const steps = new Set(
+    [...gate.solid, ...gate.met].flatMap((need) => stepsMeeting(FEET_FIRST, need)).map(({ key }) => key),
+  )
+  let horse: string
+
+  const forecasts = async () => {
+    const { body } = await yard.starter.get<ReplyOf<'judging'>>(`/judging?horseId=${horse}`)
+    return body.forecasts
+  }
+
+  it('waits for its horse, which stands before the gate on the first day on which it does', async () => {
+    horse = await addHorse(yard.starter, { name: 'Sedge' })
+    const forecast = {
+      kind: 'forecast',
+      on: '2026-05-10',
+      gate: gate.key,
+      name: gate.name,
+      horizonDays: 180,
+      weekdays: [1, 3, 5],
+      minutes: 25,
+      byShare: 0.4,
+      by: '2026-06-01',
+      days: Array.from({ length: 19 }, (_, i) => i),
+    }
+    await sendBatch(yard.starter, [{ do: 'enter', id: uuid(), horseId: horse, entry: forecast }], clock.iso)
+    await yard.starter.get(`/horses/${horse}/line`)
+    expect(await forecasts()).toEqual([
+      expect.objectContaining({ horseName: 'Sedge', name: gate.name, cameOn: null }),
+    ])
+
+    const log = heldLog({ lastDay: '2026-05-12' }).filter(({ step }) => steps.has(step))
+    for (const day of new Set(log.map((one) => one.day))) {
+      const session = sessionItem(horse, `${day}T06:00:00Z`)
+      const items = log
+        .filter((one) => one.day === day)
+        .map(({ step, side, rung, grade, calm, place }, i) =>
+          answerItem(horse, session.session.id, {
+            at: new Date(Date.parse(`${day}T06:01:00Z`) + i * 20_000).toISOString(),
+            change: { step, side, rung, grade, calm, place, moving: true },
+          }),
+        )
+      await sendBatch(yard.starter, [session, ...items], clock.iso)
+    }
+    const { body: line } = await yard.starter.get<ReplyOf<'line'>>(`/horses/${horse}/line`)
+    expect(['go', 'check-first']).toContain(line.gates.find((one) => one.gate === gate.key)!.verdict)
+    await expect.poll(async () => (await forecasts())[0]!.cameOn).toBe('2026-05-13')
+  })
+
+  it('is told to the owner with the day it was made, and makes its horse more urgent in the week', async () => {
+    const { body: report } = await yard.starter.get<ReplyOf<'report'>>(`/horses/${horse}/report`)
+    expect(report.forecast).toMatch(new RegExp(`^${gate.name}, as reckoned on 2026-05-10: `))
+    const { body } = await yard.starter.get<HorseInWeek>(`/horses/${horse}/weeks/2026-05-13`)
+    expect(body.missing).toBeCloseTo(0.6, 10)
   })
 })

@@ -1,9 +1,24 @@
-import { addDays } from '@still-pine/core/answer'
-import { knownStep } from '@still-pine/core/program'
+import type { Entry } from '@still-pine/contract'
+import { entriesOf } from '@still-pine/contract/entries-of'
+import { addDays, type Day } from '@still-pine/core/answer'
+import { keptWords } from '@still-pine/core/forecast'
+import { knownStep, type Program } from '@still-pine/core/program'
 import { reportFrom, reportOf } from '@still-pine/core/report'
 import { factsFrom, judgedFrom, loadDaysIn } from './line'
 import type { Parts, Standing } from './parts'
 import type { Asking, Read } from './reading'
+
+/** A forecast older than this says more of its day than of the horse. */
+const FORECAST_DAYS = 28
+
+/** What the newest forecast said of its gate, while that gate is one of the school and the forecast is not old. */
+const lastForecast = (program: Program, entries: readonly Entry[], on: Day): string | null => {
+  const newest = entriesOf(entries, 'forecast').findLast(
+    (one) => one.on >= addDays(on, -FORECAST_DAYS) && one.on <= on,
+  )
+  const gate = newest && program.gates.find(({ key }) => key === newest.gate)
+  return newest && gate ? keptWords(gate.name, newest) : null
+}
 
 /** What is judged of a horse on the day, from its other parts. */
 export const judgeNow = async (read: Read, { on }: Asking): Promise<Parts['judged']> =>
@@ -76,6 +91,7 @@ export const COMPOSED = {
       day: on,
       from,
       worked: await read('worked'),
+      forecast: lastForecast(program, await read('entries'), on),
       incidents: (await read('incidents')).filter(({ withdrawn }) => withdrawn === null),
       pictures: (await read('attachments')).filter(
         ({ kind, inReport, takenBack, file }) =>

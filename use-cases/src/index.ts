@@ -50,6 +50,7 @@ export {
   weekAskedFrom,
   type Deciding,
 } from './week-asked'
+export { weekOptionsOf, type ToOption } from './week-options'
 export { notFound, Refusal, refusedFor } from './refusal'
 export {
   dayFault,

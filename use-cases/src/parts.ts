@@ -39,6 +39,7 @@ import type { CircumstanceGroup, DayTold, TenthTally } from '@still-pine/core/ev
 import type { Confirmation, KnownRung } from '@still-pine/core/facts'
 import type { Program } from '@still-pine/core/program'
 import type { Facts, Tally, TrackedAnswer, Views } from '@still-pine/core/readiness'
+import type { Option } from '@still-pine/core/week'
 import type { Judged } from './line'
 
 /** A version of a school, with the words it is listed by. */
@@ -155,6 +156,8 @@ export interface Parts {
   readonly talliedCircumstances: readonly CircumstanceGroup[]
   /** Every set of values the yard's log was asked for, newest first. */
   readonly fits: readonly FitVersion[]
+  /** Those that were shown, of the horse that is named or of all, the newest first. */
+  readonly keptForecasts: ReplyOf<'judging'>['forecasts']
   /** Horses that do not stand yet as the yard judges now. */
   readonly toRemake: number
 
@@ -185,6 +188,8 @@ export interface Parts {
   readonly views: Views
   readonly facts: Facts
   readonly judged: Judged
+  /** What it may be worked at in the week from the day that is judged. */
+  readonly weekOptions: readonly Option[]
   readonly arrivals: readonly Arrival[]
   readonly blocks: readonly Block[]
   readonly report: ReplyOf<'report'>

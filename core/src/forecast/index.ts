@@ -13,7 +13,7 @@ export {
   type Range,
   type Summary,
 } from './summary'
-export { byWords, differenceWords, forecastWords } from './words'
+export { byWords, differenceWords, forecastWords, keptWords, type KeptForecast } from './words'
 export { drawFuture, futureOf, type DrawnFuture, type Setup } from './draw'
 export { askOnce, type Future } from './future'
 export {

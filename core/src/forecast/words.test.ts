@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { Summary } from './summary'
-import { byWords, differenceWords, forecastWords } from './words'
+import { byWords, differenceWords, forecastWords, keptWords } from './words'
 
 const TODAY = '2026-05-18'
 const said = (change: Partial<Summary>, horizonDays = 180): string =>
@@ -51,4 +51,15 @@ it('tells an owner’s date as a share, and a what-if as its own range', () => {
   expect(differenceWords({ p10: 3, p50: 8, p90: 14, mean: 8 })).toBe('3 to 14 days later')
   expect(differenceWords({ p10: -4, p50: 0, p90: 1, mean: -1 })).toBe('from 4 days sooner to 1 day later')
   expect(differenceWords({ p10: 0, p50: 0, p90: 0, mean: 0 })).toBe('no difference')
+})
+
+it('tells a kept forecast with the day it was made, and never without its range', () => {
+  const days = Array.from({ length: 19 }, (_, i) => 10 + 2 * i)
+  const kept = { on: TODAY, horizonDays: 180, days }
+  expect(keptWords('First time up', kept)).toBe(
+    'First time up, as reckoned on 2026-05-18: between 2026-05-30 and the week of 2026-06-29, most likely about 2026-06-15 (8 of 10 such horses).',
+  )
+  expect(keptWords('First time up', { ...kept, days: days.map(() => null) })).toBe(
+    'First time up, as reckoned on 2026-05-18: not within half a year as planned.',
+  )
 })

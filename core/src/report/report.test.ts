@@ -31,6 +31,7 @@ const PARTS = {
   worked: [],
   incidents: [],
   against: [],
+  forecast: null,
   pictures: [],
 }
 

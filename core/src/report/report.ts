@@ -54,6 +54,8 @@ export interface Report {
   readonly holds: readonly SkillTold[]
   readonly underWay: readonly SkillTold[]
   readonly next: NextTold | null
+  /** When it comes before a gate, as it was reckoned last; a range with the day it was made. */
+  readonly forecast: string | null
   /** Incidents of these days, told plainly, newest first. */
   readonly incidents: readonly string[]
   /** Skills at which tight was noted more often than not. */
@@ -100,6 +102,7 @@ interface Parts {
   readonly worked: readonly WorkedWell[]
   readonly incidents: readonly ToldIncident[]
   readonly against: readonly AgainstPermit[]
+  readonly forecast: string | null
   /** Pictures chosen for the owner, of any day. */
   readonly pictures: readonly PictureTold[]
 }
@@ -192,6 +195,7 @@ export const reportOf = ({
   worked,
   incidents,
   against,
+  forecast,
   pictures,
 }: Parts): Report => {
   const within = <T>(on: (item: T) => Day, items: readonly T[]): readonly T[] =>
@@ -224,6 +228,7 @@ export const reportOf = ({
       sentence: nearest.sentence,
       waitsFor: nearest.heldBy.map(({ name, side }) => `${name}${sideAfter(side)}`),
     },
+    forecast,
     incidents: [...within(({ on }) => on, incidents)]
       .sort((a, b) => b.on.localeCompare(a.on))
       .map((incident) => incidentWords(program, incident)),

@@ -15,6 +15,7 @@ import {
   type Read,
   type ToldToday,
   minutesArranged,
+  weekOptionsOf,
 } from '@still-pine/use-cases'
 import { bodyOf } from '../known'
 import { device } from '../store'
@@ -64,6 +65,7 @@ const ONLY_THERE = {
   plannedWeek: UNKNOWN,
   busyTimes: UNKNOWN,
   feeds: UNKNOWN,
+  keptForecasts: UNKNOWN,
   visitsBetween: UNKNOWN,
   plannedWeeks: UNKNOWN,
   workedBetween: UNKNOWN,
@@ -175,6 +177,8 @@ export const loadersOf = (here: Here): Loaders => {
       viewsOf(modelFor(horse.program), horse.program, { records: replays.of(horse, on), on }),
     ),
     judged: judgeNow,
+    weekOptions: async (read, { on }) =>
+      weekOptionsOf(await read('program'), { views: await read('views'), facts: await read('facts'), on }),
     spots: ofHorse(({ history }) => spotsHere(history)),
     worked: ofHorse(({ history, sessions }) => workedHere(history, sessions)),
 

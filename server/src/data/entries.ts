@@ -1,8 +1,10 @@
-import type { Entry, PutEntry } from '@still-pine/contract'
+import type { Entry, PutEntry, ReplyOf } from '@still-pine/contract'
 import type { CareKind } from '@still-pine/core/care-calendar'
 import type { KnownRecord } from '@still-pine/use-cases'
 import type { Owner } from './care'
 import { rows, run, sql, type Client } from './sql'
+
+type KeptForecast = ReplyOf<'judging'>['forecasts'][number]
 
 type Row = Pick<Entry, 'id' | 'on' | 'kind' | 'ofYard' | 'takenBack' | 'byName'> & { readonly facts: object }
 
@@ -17,6 +19,31 @@ export const entriesOf = async (client: Client, horseId: string): Promise<Entry[
           where e.horse_id = ${horseId} or e.of_yard order by e.on_day, e.id`,
     )
   ).map(({ facts, ...one }) => ({ ...facts, ...one }) as Entry)
+
+/** Forecasts that were shown, of one horse or of all, the newest first. */
+export const keptForecasts = (client: Client, horseId: string | null) =>
+  rows<KeptForecast>(
+    client,
+    sql`select e.horse_id as "horseId", h.name as "horseName", e.facts ->> 'name' as name, e.on_day as "on",
+               (e.facts ->> 'horizonDays')::int as "horizonDays", e.facts -> 'days' as days,
+               e.facts ->> 'cameOn' as "cameOn"
+        from entry e join horse h on h.id = e.horse_id
+        where e.kind = 'forecast' and not e.taken_back and (${horseId}::uuid is null or e.horse_id = ${horseId})
+        order by e.on_day desc, e.id desc limit 200`,
+  )
+
+/** Says of forecasts that their horse stands before their gate, the first day on which it does. */
+export const forecastsCame = (
+  client: Client,
+  horseId: string,
+  { gates, day }: { gates: readonly string[]; day: string },
+) =>
+  run(
+    client,
+    sql`update entry set facts = facts || jsonb_build_object('cameOn', ${day}::text)
+        where kind = 'forecast' and horse_id = ${horseId} and not taken_back and facts ->> 'cameOn' is null
+          and on_day < ${day}::date and facts ->> 'gate' = any(${gates})`,
+  )
 
 interface CareRow {
   readonly horseId: string

@@ -33,7 +33,7 @@ const done = (sheet: Sheet, report: Report): void => {
   }
 }
 
-const nextLines = ({ next }: Report): readonly string[] =>
+const nextLines = ({ next, forecast }: Report): readonly string[] =>
   next === null
     ? []
     : [
@@ -41,6 +41,7 @@ const nextLines = ({ next }: Report): readonly string[] =>
         ...(next.waitsFor.length > 0
           ? [`Not sooner, for it still waits for: ${next.waitsFor.join('; ')}.`]
           : []),
+        ...(forecast === null ? [] : [withDays(forecast)]),
       ]
 
 const PICTURE_POINTS = { width: 230, height: 172 } as const

@@ -42,7 +42,7 @@ import { judgedDay, revisionOf, saveJudgedDay, toldToday, type JudgedDay } from 
 import { devicesOf } from '../data/devices'
 import { fitInUse, fitsOf } from '../data/fits'
 import { allHorses, horseById } from '../data/horses'
-import { entriesOf } from '../data/entries'
+import { entriesOf, forecastsCame, keptForecasts } from '../data/entries'
 import { measurementsOf } from '../data/measurements'
 import { horsesOfOwner, ownerOf } from '../data/owners'
 import { allPeople, personById, yardNow } from '../data/people'
@@ -176,6 +176,15 @@ const horseParts = (yard: Yard) => {
       return viewsOf(model, program, { records: replayHorse(model, program, answers), on })
     }),
 
+    weekOptions: ofHorse(async (_id, { on }, read) =>
+      yard.threads.weekOptions({
+        program: forThreads(await read('program')),
+        views: await read('views'),
+        facts: await read('facts'),
+        on,
+      }),
+    ),
+
     /** Today's is judged once and then read, until anything that is known of the horse changes. */
     judged: ofHorse(async (horseId, asking, read): Promise<Parts['judged']> => {
       const known = await today(horseId, asking)
@@ -192,7 +201,13 @@ const horseParts = (yard: Yard) => {
       const revision = await revisionOf(client, horseId)
       const workDays = await read('workDays')
       const made = { horseId, day: asking.on, engine, revision, workDays, judged }
-      yard.afterwards((later) => saveJudgedDay(later, yardId, made))
+      const before = judged.gates
+        .filter(({ verdict }) => verdict === 'go' || verdict === 'check-first')
+        .map(({ gate }) => gate)
+      yard.afterwards(async (later) => {
+        await saveJudgedDay(later, yardId, made)
+        if (before.length > 0) await forecastsCame(later, horseId, { gates: before, day: asking.on })
+      })
       return judged
     }),
   }
@@ -281,6 +296,7 @@ const yardParts = ({ client, yardId, engine, personId, role, now, threads, wantD
   plannedWeek: (_read: Read, { named: { firstDay } }: Asking) => plannedWeek(client, firstDay ?? NEVER),
   busyTimes: () => busyTimes(client),
   feeds: () => feedsOf(client),
+  keptForecasts: (_read: Read, { named }: Asking) => keptForecasts(client, named.horseId ?? null),
   visitsBetween: (_read: Read, { named }: Asking) => visitsBetween(client, ...betweenIn(named)),
   plannedWeeks: (_read: Read, { named }: Asking) => plannedWeeks(client, ...betweenIn(named)),
   workedBetween: async (_read: Read, { named }: Asking) =>

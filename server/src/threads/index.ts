@@ -2,7 +2,17 @@ import { availableParallelism } from 'node:os'
 import type { Judged } from '@still-pine/use-cases'
 import { Piscina } from 'piscina'
 import type { Fit } from '@still-pine/core/fit'
-import { fit, judge, replay, type History, type Replayed, type ToFit, type ToJudge } from './work'
+import type { Option } from '@still-pine/core/week'
+import {
+  fit,
+  judge,
+  replay,
+  weekOptions,
+  type History,
+  type Replayed,
+  type ToFit,
+  type ToJudge,
+} from './work'
 
 export type { KnownProgram, Replayed } from './work'
 
@@ -13,6 +23,7 @@ export interface Threads {
   readonly replay: (history: History) => Promise<Replayed>
   readonly judge: (known: ToJudge) => Promise<Judged>
   readonly fit: (log: ToFit) => Promise<Fit | null>
+  readonly weekOptions: (known: Parameters<typeof weekOptions>[0]) => Promise<readonly Option[]>
   readonly end: () => Promise<void>
 }
 
@@ -22,6 +33,7 @@ export const workHere: Threads = {
   replay: async (history) => replay(history),
   judge: async (known) => judge(known),
   fit: async (log) => fit(log),
+  weekOptions: async (known) => weekOptions(known),
   end: async () => undefined,
 }
 
@@ -35,6 +47,7 @@ export const workOnThreads = (file: string, threads = Math.min(4, availableParal
     replay: (history) => pool.run(history, { name: 'replay' }) as Promise<Replayed>,
     judge: (known) => pool.run(known, { name: 'judge' }) as Promise<Judged>,
     fit: (log) => pool.run(log, { name: 'fit' }) as Promise<Fit | null>,
+    weekOptions: (known) => pool.run(known, { name: 'weekOptions' }) as Promise<readonly Option[]>,
     end: () => pool.destroy(),
   }
 }

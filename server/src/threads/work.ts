@@ -9,7 +9,8 @@ import {
 } from '@still-pine/core/evidence'
 import type { Program } from '@still-pine/core/program'
 import { noRecords, viewsOf, type Facts, type Records, type TrackedAnswer } from '@still-pine/core/readiness'
-import { judgedFrom, type Judged } from '@still-pine/use-cases'
+import type { Option } from '@still-pine/core/week'
+import { judgedFrom, weekOptionsOf, type Judged, type ToOption } from '@still-pine/use-cases'
 
 // What takes long, as functions of plain values: they run on a thread, or here.
 
@@ -79,6 +80,13 @@ export const judge = ({ program, records, ...told }: ToJudge): Judged => {
   const views = viewsOf(modelFor(document), document, { records, on: told.on })
   return judgedFrom({ program: document, views, ...told })
 }
+
+/** What a horse may be worked at in a week. */
+export const weekOptions = ({
+  program,
+  ...known
+}: ToOption & { readonly program: KnownProgram }): readonly Option[] =>
+  weekOptionsOf(programOf(program), known)
 
 export interface ToFit {
   readonly horses: readonly { readonly program: KnownProgram; readonly answers: readonly TrackedAnswer[] }[]

@@ -30,8 +30,8 @@ const summed = (rows: readonly TalliedPredictions[]): readonly TenthTally[] =>
 /** Predictions of the yard or of one horse against what came: by school, stage and handler, and by circumstance. */
 export const judging = query(
   'judging',
-  ['tallied', 'talliedSchools', 'talliedCircumstances', 'fits', 'toRemake'],
-  ({ tallied, talliedSchools, talliedCircumstances, fits, toRemake }, { today }) => {
+  ['tallied', 'talliedSchools', 'talliedCircumstances', 'fits', 'keptForecasts', 'toRemake'],
+  ({ tallied, talliedSchools, talliedCircumstances, fits, keptForecasts, toRemake }, { today }) => {
     const schoolOf = ({ school }: TalliedPredictions) => talliedSchools.get(school)!
     const stageOf = (row: TalliedPredictions): number => stepOf(schoolOf(row), row.step)?.stage ?? 0
     const groups = groupedBy(tallied, (row) => [row.about, row.school, stageOf(row), row.personId].join(' '))
@@ -52,6 +52,7 @@ export const judging = query(
       }),
       circumstances: talliedCircumstances,
       fits,
+      forecasts: keptForecasts,
       toRemake,
     }
   },

@@ -6,7 +6,7 @@ import { careCalendar, careDoneIn } from '@still-pine/core/care-calendar'
 import { isRidden, loadDaysOf } from '@still-pine/core/counters'
 import { ageBounds, holdOn } from '@still-pine/core/facts'
 import type { Facts } from '@still-pine/core/readiness'
-import { careDues, optionsOf } from '@still-pine/core/week'
+import { careDues } from '@still-pine/core/week'
 import { loadTold } from '../line'
 import { query } from '../query'
 
@@ -64,12 +64,6 @@ const holdsIn = (facts: Facts, firstDay: Day): HorseInWeek['holds'] => {
   )
 }
 
-/** The first day of a week on which no hold forbids all work. */
-const firstFreeDay = (facts: Facts, firstDay: Day): Day | null =>
-  Array.from({ length: WEEK_DAYS }, (_, i) => addDays(firstDay, i)).find(
-    (day) => holdOn(facts, day)?.leaves !== 'nothing',
-  ) ?? null
-
 /** So young as it may be: a birthday is taken from the youngest age that was estimated. */
 const youngestBorn = (facts: Facts, on: Day): Day | null => {
   if (facts.born !== null) return facts.born
@@ -90,14 +84,23 @@ const NOTHING_OPEN = 'Nothing is open: look at its steps.'
 /** What of a horse goes into a week. */
 export const horseInWeek = query(
   'horseInWeek',
-  ['horse', 'program', 'views', 'facts', 'block', 'entries', 'checks', 'week', 'sessionsInBlock'],
-  ({ horse, program, views, facts, block, entries, checks, week, sessionsInBlock }, { on }) => {
+  [
+    'horse',
+    'program',
+    'views',
+    'facts',
+    'block',
+    'entries',
+    'checks',
+    'week',
+    'sessionsInBlock',
+    'weekOptions',
+  ],
+  ({ horse, program, views, facts, block, entries, checks, week, sessionsInBlock, weekOptions }, { on }) => {
     const ridden = [...entriesOf(entries, 'ride'), ...entriesOf(entries, 'run-sheet')].map((one) => one.on)
     const sat = week.filter(({ step, hardestRung }) => isRidden(program, step, hardestRung))
     const isBehind = (day: Day): boolean => day >= addDays(on, -WEEK_DAYS) && day < on
     const touched = [...views.values()].flatMap(({ lastDay }) => (lastDay === null ? [] : [lastDay])).sort()
-    const free = firstFreeDay(facts, on)
-    const options = free === null ? [] : optionsOf(program, views, { facts, on: free })
     const age = ageBounds({ born: horse.born, age: horse.estimate }, on)
     const care = careCalendar(
       careDoneIn(
@@ -115,8 +118,8 @@ export const horseInWeek = query(
       loadDays: loadDaysOf(program, week, loadTold(entries, horse)).filter(isBehind),
       hardDays: [...new Set([...sat.map(({ day }) => day), ...ridden])].filter(isBehind).sort(),
       holds: holdsIn(facts, on),
-      options: options as HorseInWeek['options'],
-      nothing: options.length > 0 ? null : (facts.offWork ?? NOTHING_OPEN),
+      options: weekOptions as HorseInWeek['options'],
+      nothing: weekOptions.length > 0 ? null : (facts.offWork ?? NOTHING_OPEN),
       sessionsLeft: sessionsLeft(block, horse.born, { sessions: sessionsInBlock, on }),
       dues: careDues(care, lastDayFrom(on)).map((due) => ({ ...due, name: due.id })),
       missing: missingIn(entries),

@@ -113,6 +113,7 @@ export const ReportSheet = ({ report, urlOf = ofTheYard }: SheetProps) => (
     </p>
     <Part title="What is next, and why not sooner">
       <Next next={report.next} />
+      {report.forecast && <p className="max-w-prose">{withDays(report.forecast)}</p>}
     </Part>
     <div className="grid gap-6 desk:grid-cols-2">
       <Part title="What holds">

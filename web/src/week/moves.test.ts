@@ -1,5 +1,6 @@
 import type { PlannedVisit } from '@still-pine/contract'
 import { describe, expect, it } from 'vitest'
+import { conditionsIn } from './days-are'
 import { movedBy, movedVisits, pinOf, takenOff, withPin } from './moves'
 
 const VISIT: PlannedVisit = {
@@ -57,5 +58,13 @@ describe('what a change moved', () => {
   it('is kept off a day for that horse alone, and for its use where it is something due', () => {
     expect(takenOff(VISIT, 'w').match).toEqual({ horses: ['sedge'], days: ['2026-05-13'] })
     expect(takenOff({ ...VISIT, due: 'sedge/hooves', use: 'farrier' }, 'w').match.uses).toEqual(['farrier'])
+  })
+})
+
+describe('what a day is like', () => {
+  it('is each word once, and no day without one', () => {
+    expect(conditionsIn({ '2026-05-11': 'Wet, wet , market day', '2026-05-12': ' , ' })).toEqual({
+      '2026-05-11': ['wet', 'market day'],
+    })
   })
 })

@@ -37,7 +37,9 @@ export interface WeekPlanning {
   /** Plans the whole week. */
   readonly make: () => Promise<void>
   /** Changes what must be, and plans the rest around it. */
-  readonly change: (change: Partial<Pick<Shown, 'visits' | 'pins' | 'wishes'>>) => Promise<void>
+  readonly change: (
+    change: Partial<Pick<Shown, 'visits' | 'pins' | 'wishes' | 'conditions'>>,
+  ) => Promise<void>
   /** Stops looking: what is shown stays. */
   readonly stop: () => void
   readonly undo: () => Promise<void>

@@ -13,6 +13,7 @@ import { Fold } from '../ui/fold'
 import { isTyping } from '../ui/typing'
 import { useIsDesk } from '../ui/use-is-desk'
 import { Board } from './board'
+import { DaysAre } from './days-are'
 import { HorseStrips } from './horse-strips'
 import { LastSevenDays } from './last-seven-days'
 import { movedBy, pinOf, takenOff, withPin, type Move } from './moves'
@@ -68,6 +69,8 @@ const Lacking = ({ told }: { told: NonNullable<WeekPlanning['shown']>['told'] })
   </>
 )
 
+const MOST_HORSES = 60
+
 const Empty = ({ week, plan, mayPlan }: { week: Week; plan: WeekPlanning; mayPlan: boolean }) => (
   <div className="flex max-w-prose flex-col items-start gap-3 text-lg">
     <p>
@@ -76,7 +79,12 @@ const Empty = ({ week, plan, mayPlan }: { week: Week; plan: WeekPlanning; mayPla
         : 'Nothing is planned yet. A plan says who works which horse when: what saves most days on the way to each horse’s gate, within everybody’s hours and the rules.'}
     </p>
     {plan.busy && <p role="status">{busyWords(plan.busy)}</p>}
-    {mayPlan && week.horses.length > 0 && (
+    {week.horses.length > MOST_HORSES && (
+      <p role="alert">
+        {`${week.horses.length} horses are more than one week is planned for: ${MOST_HORSES} at the most. Archive those that are not worked.`}
+      </p>
+    )}
+    {mayPlan && week.horses.length > 0 && week.horses.length <= MOST_HORSES && (
       <Button look="act" disabled={plan.busy !== null} onClick={() => void plan.make()}>
         Plan this week
       </Button>
@@ -197,6 +205,13 @@ const Planned = ({ week }: { week: Week }) => {
           <HorseStrips week={week} days={days} visits={visits} />
           <div className="flex flex-col gap-4">
             <Lacking told={shown.told} />
+            {canMove && (
+              <DaysAre
+                days={days}
+                conditions={shown.conditions}
+                put={(conditions) => void plan.change({ conditions })}
+              />
+            )}
           </div>
         </div>
       </div>

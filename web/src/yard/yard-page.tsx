@@ -2,6 +2,7 @@ import { useQuery } from '../app/client'
 import { Loading } from '../shared/loading'
 import { DueList } from './due-list'
 import { Horses } from './horses'
+import { WeekList } from './week-list'
 import { YardHeader } from './yard-header'
 
 /** The horses of the yard to work from, and what is due of any of them. */
@@ -13,7 +14,10 @@ const YardPage = () => {
       <YardHeader title={me.yard.name} />
       <div className="grid gap-x-10 gap-y-8 desk:grid-cols-[minmax(0,1fr)_24rem]">
         <Horses person={me.person} />
-        <DueList />
+        <div>
+          <WeekList today={me.today} />
+          <DueList />
+        </div>
       </div>
     </main>
   )

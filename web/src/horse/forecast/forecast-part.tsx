@@ -246,7 +246,12 @@ const Forecasted = (of: ForecastedProps) => {
   const { state, told, question, draws, isDone, horizonDays } = forecast
   const keep = useEffectEvent(() => {
     if (!question || !told) return
-    const entry = forecastEntry(question, draws, { on: line.day, horizonDays, byShare: told.share.by })
+    const entry = forecastEntry(question, draws, {
+      name: program.gates.find(({ key }) => key === question.gate)?.name ?? question.gate,
+      on: line.day,
+      horizonDays,
+      byShare: told.share.by,
+    })
     const isKept = entriesOf(book.entries ?? [], 'forecast').some(
       (one) =>
         one.on === line.day &&

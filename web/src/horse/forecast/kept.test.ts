@@ -18,6 +18,7 @@ describe('a forecast that is kept', () => {
     const plan = { weekdays: [1, 3], minutes: 25, helperWeekdays: null, off: [] }
     const made = forecastEntry({ gate: 'first-saddle', by: '2026-08-01', plan }, drawn([3, 4]) as never, {
       on: '2026-05-14',
+      name: 'First saddle',
       horizonDays: 180,
       byShare: 0.5,
     })

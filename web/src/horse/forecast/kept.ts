@@ -16,6 +16,7 @@ export const quantilesOf = (draws: readonly Pick<DrawnFuture, 'days'>[]): (numbe
 
 interface Made {
   readonly on: Day
+  readonly name: string
   readonly horizonDays: number
   readonly byShare: number | null
 }
@@ -24,7 +25,7 @@ interface Made {
 export const forecastEntry = (
   { gate, by, plan }: Question,
   draws: readonly DrawnFuture[],
-  { on, horizonDays, byShare }: Made,
+  { on, name, horizonDays, byShare }: Made,
 ): PutEntry => ({
   kind: 'forecast',
   on,
@@ -32,6 +33,7 @@ export const forecastEntry = (
   ofYard: false,
   takenBack: false,
   gate,
+  name,
   horizonDays,
   weekdays: [...plan.weekdays],
   minutes: plan.minutes,

@@ -87,7 +87,7 @@ const WishForm = ({ week, wish, onDone }: { week: Week; wish: WeekWish | null; o
       horses: list(horse),
       uses: list(use),
       parts: list(part),
-      conditions: list(condition.trim()),
+      conditions: list(condition.trim().toLowerCase()),
     }
     const whole = {
       id: wish?.id ?? uuid(),

@@ -25,6 +25,7 @@ import { Chart } from '../../drawing/chart'
 import { Fold } from '../../ui/fold'
 import { Loading } from '../../shared/loading'
 import { reliabilityOption } from './reliability-option'
+import { Forecasts } from './forecasts'
 import { OwnValues } from './own-values'
 import { useOwn } from './use-own'
 
@@ -227,6 +228,7 @@ const JudgingPage = () => {
         </p>
       </div>
       <Predictions all={data.groups} />
+      <Forecasts kept={data.forecasts} today={data.day} />
       <OwnValues fits={data.fits} toRemake={data.toRemake} />
       <Fold title="When it was otherwise">
         <Differences groups={data.circumstances as readonly CircumstanceGroup[]} />
