@@ -13,9 +13,7 @@ test('an owner’s date is asked, a what-if is read, and what was shown is kept'
   // It grows as futures are drawn, and never says a day without its range.
   await expect(part.getByText(/Drawing futures: \d+ of 200/)).toBeVisible({ timeout: 60_000 })
   await expect(part.getByText('From 200 made-up futures of this horse')).toBeVisible({ timeout: 150_000 })
-  await expect(
-    part.getByText(/Between .* and .*\(8 of 10 such horses\)|Not within half a year/),
-  ).toBeVisible()
+  await expect(part.getByText(/\(8 of 10 such horses\)|Not within half a year/)).toBeVisible()
   await expect(part.getByText(/\d+ of 10 by/)).toBeVisible()
   await expect(part.getByRole('heading', { name: 'What holds it most' })).toBeVisible()
   await part.getByRole('button', { name: 'One more day a week' }).click()

@@ -21,7 +21,7 @@ const faultsInBoth = async (page: Page): Promise<unknown[]> => {
 }
 
 test('axe finds nothing on any page, light or dark', async ({ page, demo }) => {
-  test.setTimeout(600_000)
+  test.setTimeout(1_200_000)
   await page.goto(demo.url)
   await page.getByRole('button', { name: 'Sign in as the demo starter' }).waitFor()
   expect(await faultsInBoth(page)).toEqual([])
